@@ -1,0 +1,263 @@
+package org.sallowbrook.core.dosing;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * From a household measure to grams of dried herb and of alcohol. Where a measure is uncertain, the larger end is
+ * compared with a ceiling.
+ *
+ * <p>Child rules: Clark weight kg / 68; Young age / (age + 12) and Cowling (age at the next birthday) / 24, both for 2
+ * to 12 years; body surface by Mosteller (1987), sqrt(cm x kg / 3600) / 1.73 m2. Ethanol 0.789 g/mL.
+ */
+public final class Dose {
+
+    public static final double ETHANOL_G_PER_ML = 0.789;
+
+    static final Interval DROPS_PER_ML = Interval.of(20, 55);
+    static final double TEASPOON_ML = 5;
+    static final double CUP_ML = 250;
+    static final double ALCOHOL_STOP_MG_PER_KG = 75;
+    static final double ALCOHOL_STOP_UNDER_6_MG_PER_KG = 6;
+    static final double ALCOHOL_WARN_MG_PER_KG = 15;
+    private static final int ADULT = 18;
+
+    public enum Unit {
+        ML,
+        DROP,
+        TEASPOON,
+        G,
+        CUP
+    }
+
+    /**
+     * @param dropsPerMl counted on this dropper; null when not
+     * @param densityGPerMl needed for a dose in grams
+     * @param teaspoonMl the household's; null for 5 mL
+     * @param cupMl the household's; null for 250 mL
+     */
+    public record Measured(
+            Interval driedEquivalentGPerMl,
+            Strength strength,
+            @Nullable Double dropsPerMl,
+            @Nullable Double densityGPerMl,
+            @Nullable Double teaspoonMl,
+            @Nullable Double cupMl) {
+        public Measured {
+            Checks checks =
+                    Checks.begin().notNegative("product.driedEquivalentGPerMl.low", driedEquivalentGPerMl.low());
+            if (dropsPerMl != null) {
+                checks.range("product.dropsPerMl", dropsPerMl, 5, 100);
+            }
+            if (densityGPerMl != null) {
+                checks.range("product.densityGPerMl", densityGPerMl, 0.5, 2);
+            }
+            if (teaspoonMl != null) {
+                checks.range("product.teaspoonMl", teaspoonMl, 1, 15);
+            }
+            if (cupMl != null) {
+                checks.range("product.cupMl", cupMl, 50, 1000);
+            }
+            checks.done();
+        }
+    }
+
+    /** @param heightCm null when not known, likewise the weight */
+    public record Taker(
+            double ageYears,
+            @Nullable Double weightKg,
+            @Nullable Double heightCm) {
+        public Taker {
+            Checks checks = Checks.begin().range("person.ageYears", ageYears, 0, 130);
+            if (weightKg != null) {
+                checks.range("person.weightKg", weightKg, 1, 400);
+            }
+            if (heightCm != null) {
+                checks.range("person.heightCm", heightCm, 30, 250);
+            }
+            checks.done();
+        }
+    }
+
+    /** @param cardGPerDay of dried herb; null when the card has no figure */
+    public record Request(
+            Measured product,
+            double amount,
+            Unit unit,
+            int timesPerDay,
+            @Nullable Interval cardGPerDay,
+            Taker taker) {
+        public Request {
+            Checks.begin()
+                    .positive("perDose.amount", amount)
+                    .range("timesPerDay", timesPerDay, 1, 48)
+                    .that(
+                            unit != Unit.G || product.densityGPerMl() != null,
+                            "product.densityGPerMl",
+                            "is needed for a dose in grams")
+                    .that(cardGPerDay == null || cardGPerDay.low() >= 0, "card.lowGPerDay", "must be at least 0")
+                    .done();
+        }
+    }
+
+    public enum WithinCard {
+        BELOW,
+        WITHIN,
+        ABOVE,
+        NO_FIGURE
+    }
+
+    /** Fractions of an adult dose; null where a rule does not apply. */
+    public record ChildRules(
+            @Nullable Double clark,
+            @Nullable Double young,
+            @Nullable Double cowling,
+            @Nullable Double surface) {}
+
+    /** @param alcoholMgPerKg null without a weight */
+    public record Result(
+            Interval mlPerDose,
+            Interval driedGPerDose,
+            Interval driedGPerDay,
+            double alcoholGPerDose,
+            @Nullable Double alcoholMgPerKg,
+            WithinCard withinCard,
+            ChildRules childRules,
+            List<Finding> findings,
+            List<String> because) {}
+
+    private Dose() {}
+
+    public static Result reckon(Request request) {
+        List<Finding> findings = new ArrayList<>();
+        List<String> because = new ArrayList<>();
+        Measured product = request.product();
+        Interval ml = millilitres(request, findings);
+        Interval equivalent = product.driedEquivalentGPerMl();
+        Interval perDose = Interval.of(ml.low() * equivalent.low(), ml.high() * equivalent.high());
+        Interval perDay = perDose.times(request.timesPerDay());
+        because.add(Words.range(ml, "mL") + " x " + Words.range(equivalent, "g of dried herb per mL") + " = "
+                + Words.range(perDose, "g") + ", " + request.timesPerDay() + " times a day "
+                + Words.range(perDay, "g") + ".");
+        WithinCard within = compare(perDay, request.cardGPerDay(), findings);
+        double alcohol = ml.high() * product.strength().fraction() * ETHANOL_G_PER_ML;
+        Double perKg = request.taker().weightKg() == null
+                ? null
+                : alcohol * 1000 / request.taker().weightKg();
+        alcohol(alcohol, perKg, request.taker().ageYears(), findings);
+        return new Result(
+                ml, perDose, perDay, alcohol, perKg, within, childRules(request.taker(), findings), findings, because);
+    }
+
+    private static Interval millilitres(Request request, List<Finding> findings) {
+        Measured product = request.product();
+        double amount = request.amount();
+        return switch (request.unit()) {
+            case ML -> Interval.exactly(amount);
+            case TEASPOON ->
+                Interval.exactly(amount * (product.teaspoonMl() == null ? TEASPOON_ML : product.teaspoonMl()));
+            case CUP -> Interval.exactly(amount * (product.cupMl() == null ? CUP_ML : product.cupMl()));
+            case G -> Interval.exactly(amount / product.densityGPerMl());
+            case DROP -> {
+                if (product.dropsPerMl() != null) {
+                    yield Interval.exactly(amount / product.dropsPerMl());
+                }
+                findings.add(Finding.note(
+                        "DROPPER_UNCALIBRATED",
+                        "An uncounted dropper gives 20 to 55 drops to the mL; ceilings are tested at 20.",
+                        "Count the drops in 5 mL once."));
+                yield Interval.of(amount / DROPS_PER_ML.high(), amount / DROPS_PER_ML.low());
+            }
+        };
+    }
+
+    private static WithinCard compare(Interval perDay, @Nullable Interval card, List<Finding> findings) {
+        if (card == null) {
+            findings.add(Finding.warn(
+                    "NO_CARD_FIGURE",
+                    "The card has no dose for this use, form and age, so none is given.",
+                    "Ask a pharmacist or registered herbalist."));
+            return WithinCard.NO_FIGURE;
+        }
+        if (perDay.high() > card.high() * (1 + 1e-9)) {
+            findings.add(Finding.stop(
+                    "DOSE_ABOVE_CARD",
+                    "Up to " + Words.grams(perDay.high()) + " of dried herb a day is above the card's "
+                            + Words.grams(card.high()) + ".",
+                    "Take less at a time, or fewer times."));
+            return WithinCard.ABOVE;
+        }
+        if (perDay.high() < card.low()) {
+            findings.add(Finding.note(
+                    "DOSE_BELOW_CARD",
+                    "At most " + Words.grams(perDay.high()) + " of dried herb a day is below the card's range of "
+                            + Words.range(card, "g") + ".",
+                    "A small dose is a choice; it may do nothing."));
+            return WithinCard.BELOW;
+        }
+        return WithinCard.WITHIN;
+    }
+
+    private static void alcohol(double grams, @Nullable Double mgPerKg, double ageYears, List<Finding> findings) {
+        if (grams == 0) {
+            return;
+        }
+        if (mgPerKg == null) {
+            findings.add(Finding.note(
+                    "WEIGHT_UNKNOWN",
+                    "A dose holds " + Words.grams(grams) + " of alcohol; without a weight it can't be judged.",
+                    "Enter the person's weight."));
+            return;
+        }
+        double stop = ageYears < 6 ? ALCOHOL_STOP_UNDER_6_MG_PER_KG : ALCOHOL_STOP_MG_PER_KG;
+        if (mgPerKg > stop) {
+            findings.add(Finding.stop(
+                    "TOO_MUCH_ALCOHOL",
+                    "A dose holds " + Words.figure(mgPerKg) + " mg of alcohol per kg of body; " + Words.figure(stop)
+                            + " is the most.",
+                    "Use a tea or a glycerite instead."));
+        } else if (mgPerKg > ALCOHOL_WARN_MG_PER_KG) {
+            findings.add(Finding.warn(
+                    "ALCOHOL",
+                    "A dose holds " + Words.figure(mgPerKg) + " mg of alcohol per kg of body.",
+                    "Not before driving; not with medicines that react with alcohol."));
+        }
+    }
+
+    static ChildRules childRules(Taker taker, List<Finding> findings) {
+        double age = taker.ageYears();
+        if (age >= ADULT) {
+            return new ChildRules(null, null, null, null);
+        }
+        if (age < 2) {
+            findings.add(
+                    Finding.stop("UNDER_TWO", "No rule gives a dose under two years.", "Ask a doctor or pharmacist."));
+            return new ChildRules(null, null, null, null);
+        }
+        boolean to12 = age <= 12;
+        Double clark = taker.weightKg() == null ? null : atMostOne("Clark", taker.weightKg() / 68, findings);
+        Double young = to12 ? (Double) (age / (age + 12)) : null;
+        Double cowling = to12 ? (Double) ((Math.floor(age) + 1) / 24) : null;
+        Double surface = taker.weightKg() == null || taker.heightCm() == null
+                ? null
+                : atMostOne("body surface", Math.sqrt(taker.heightCm() * taker.weightKg() / 3600) / 1.73, findings);
+        return new ChildRules(clark, young, cowling, surface);
+    }
+
+    private static double atMostOne(String rule, double fraction, List<Finding> findings) {
+        if (fraction > 1) {
+            findings.add(Finding.note(
+                    "CHILD_RULE_ABOVE_ONE",
+                    "The rule by " + rule + " gives " + Words.figure(fraction) + ", shown as 1.",
+                    "A child never takes more than an adult."));
+            return 1;
+        }
+        return fraction;
+    }
+}

@@ -1,0 +1,492 @@
+package org.sallowbrook.core.dosing;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.Caution;
+import org.sallowbrook.core.herbarium.Taxon.CautionStatus;
+import org.sallowbrook.core.herbarium.Taxon.Constituent;
+import org.sallowbrook.core.herbarium.Taxon.DoseRange;
+import org.sallowbrook.core.herbarium.Taxon.Subject;
+import org.sallowbrook.core.household.Condition;
+import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * Every gate between a bottle and a person: product, person, medicine, constituent, silence, dose, first time. Run when a
+ * course is saved and again at each dose; returns all findings, not the first.
+ */
+public final class DosingGate {
+
+    private static final int ADULT = 18;
+    private static final int BEFORE_OPERATION_DAYS = 14;
+    private static final int COMFREY_MOST_DAYS = 10;
+
+    private static final Set<MedicineClass> CLOTTING = Set.of(MedicineClass.ANTICOAGULANT, MedicineClass.ANTIPLATELET);
+    private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = Set.of(
+            MedicineClass.ANTICOAGULANT,
+            MedicineClass.CONTRACEPTIVE,
+            MedicineClass.IMMUNOSUPPRESSANT,
+            MedicineClass.ANTIRETROVIRAL,
+            MedicineClass.DIGOXIN,
+            MedicineClass.HEART_RHYTHM,
+            MedicineClass.ANTIEPILEPTIC,
+            MedicineClass.ANTIDEPRESSANT);
+
+    /** Medicines with so little room that silence on a card must count as a hold. */
+    private static final Set<MedicineClass> NARROW = Set.of(
+            MedicineClass.ANTICOAGULANT,
+            MedicineClass.IMMUNOSUPPRESSANT,
+            MedicineClass.ANTIEPILEPTIC,
+            MedicineClass.DIGOXIN,
+            MedicineClass.LITHIUM);
+
+    public enum Way {
+        MOUTH,
+        SKIN,
+        INCENSE,
+        SMOKED,
+        EYE,
+        EAR,
+        INJECTION,
+        ENEMA
+    }
+
+    /**
+     * @param use what it is taken for, in the card's words; null when not said
+     * @param mostMlPerDose the largest single dose; 0 on the skin
+     * @param mostMlPerDay the largest day
+     * @param otherDriedGPerDay dried grams a day by taxon id, from everything else the person takes
+     * @param trialDone whether this person had a first small trial of every plant in it
+     * @param forTrial whether this is that trial
+     */
+    public record Intake(
+            Way way,
+            @Nullable String use,
+            double mostMlPerDose,
+            double mostMlPerDay,
+            int courseDays,
+            Map<String, Double> otherDriedGPerDay,
+            boolean trialDone,
+            boolean forTrial) {
+        public Intake {
+            Checks.begin()
+                    .notNegative("mostMlPerDose", mostMlPerDose)
+                    .notNegative("mostMlPerDay", mostMlPerDay)
+                    .range("courseDays", courseDays, 1, Course.MOST_DAYS)
+                    .done();
+            otherDriedGPerDay = Map.copyOf(otherDriedGPerDay);
+        }
+    }
+
+    /** Signs at which to stop and get help; shown with every course. */
+    public static final List<String> DANGER_SIGNS = List.of(
+            "trouble breathing",
+            "swelling of face or throat",
+            "fainting",
+            "yellow skin or eyes",
+            "a rash that spreads",
+            "bleeding that is not usual",
+            "confusion",
+            "chest pain",
+            "three days of fever");
+
+    private final Product product;
+    private final Person person;
+    private final Intake intake;
+    private final LocalDate on;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private DosingGate(Product product, Person person, Intake intake, LocalDate on) {
+        this.product = product;
+        this.person = person;
+        this.intake = intake;
+        this.on = on;
+    }
+
+    public static List<Finding> check(Product product, Person person, Intake intake, LocalDate on) {
+        DosingGate gate = new DosingGate(product, person, intake, on);
+        gate.product();
+        gate.route();
+        gate.grave();
+        for (Product.Herb herb : product.herbs()) {
+            gate.constituents(herb.taxon());
+            gate.cautions(herb.taxon());
+            gate.dose(herb);
+        }
+        gate.alcohol();
+        gate.infants();
+        gate.firstTime();
+        return gate.findings;
+    }
+
+    private boolean byMouth() {
+        return intake.way() == Way.MOUTH;
+    }
+
+    private void product() {
+        switch (product.state()) {
+            case QUARANTINED ->
+                stop(
+                        "QUARANTINED",
+                        "Something this was made from is doubted.",
+                        "Do not take it. Tell whoever has any of it.");
+            case DESTROYED -> stop("DESTROYED", "This was thrown away.", "Choose another.");
+            case HOLD -> stop("ON_HOLD", "This is on hold.", "Resolve what holds it first.");
+            case USABLE -> {}
+        }
+        if (on.isAfter(product.bestBefore())) {
+            stop("EXPIRED", "It is past its date, " + product.bestBefore() + ".", "Use another; compost this.");
+        }
+    }
+
+    private void route() {
+        switch (intake.way()) {
+            case MOUTH -> {
+                if (product.route() == Taxon.Route.EXTERNAL) {
+                    stop("OUTSIDE_ONLY", product.name() + " is for the outside of the body only.", "Never by mouth.");
+                }
+            }
+            case SKIN ->
+                findings.add(Finding.note(
+                        "INTACT_SKIN",
+                        "For intact skin or a small clean cut only.",
+                        "A wound that is deep, dirty, bitten, burnt, spreading or near an eye needs a doctor."));
+            case INCENSE ->
+                findings.add(Finding.warn(
+                        "SMOKE", "Smoke harms the lungs and can bring on asthma.", "Air the room; not with asthma."));
+            case SMOKED, EYE, EAR, INJECTION, ENEMA ->
+                stop("ROUTE_REFUSED", "Sallowbrook plans nothing by this route.", "Ask a doctor.");
+        }
+    }
+
+    private void grave() {
+        for (Product.Herb herb : product.herbs()) {
+            boolean grave = herb.taxon().uses().stream()
+                    .anyMatch(u -> u.grave() && u.name().equalsIgnoreCase(intake.use()));
+            if (grave) {
+                stop(
+                        "GRAVE_ILLNESS",
+                        "No course is built on a claim about a grave illness.",
+                        "See a doctor; treating it at home can hide what needs care.");
+            }
+        }
+    }
+
+    private void constituents(Taxon taxon) {
+        if (taxon.constituents().contains(Constituent.PYRROLIZIDINE)) {
+            pyrrolizidine(taxon);
+        }
+        if (taxon.constituents().contains(Constituent.SALICYLATE) && byMouth()) {
+            salicylate(taxon);
+        }
+        if (taxon.constituents().contains(Constituent.HYPERFORIN) && byMouth()) {
+            for (MedicineClass medicine : person.medicines()) {
+                if (WEAKENED_BY_INDUCTION.contains(medicine)) {
+                    stop(
+                            "WEAKENS_MEDICINE",
+                            taxon.commonName() + " makes " + medicine.words() + " work less.",
+                            "Do not take it. If it was already taken, tell the prescriber or pharmacist; do not"
+                                    + " change the medicine yourself.");
+                }
+            }
+        }
+    }
+
+    private void pyrrolizidine(Taxon taxon) {
+        if (byMouth()) {
+            stop(
+                    "PYRROLIZIDINE",
+                    taxon.commonName() + " holds pyrrolizidine alkaloids, which destroy the liver.",
+                    "Never by mouth.");
+            return;
+        }
+        if (person.pregnant() || person.breastFeeding()) {
+            stop("PYRROLIZIDINE", "Not in pregnancy or breast-feeding, on the skin either.", "Use another herb.");
+        }
+        if (person.ageYears() < ADULT) {
+            stop("PYRROLIZIDINE", "Not on the skin of anyone under 18.", "Use another herb.");
+        }
+        if (intake.courseDays() > COMFREY_MOST_DAYS) {
+            stop("PYRROLIZIDINE", "At most 10 days on the skin.", "Shorten the course.");
+        }
+    }
+
+    private void salicylate(Taxon taxon) {
+        String name = taxon.commonName() + " holds salicylates";
+        if (person.ageYears() < ADULT) {
+            stop("SALICYLATE", name + ": not under 18 years, for fear of Reye's syndrome.", "Use another herb.");
+        }
+        if (person.trimester() != null && person.trimester() == 3) {
+            stop("SALICYLATE", name + ": not in the last third of pregnancy.", "Ask the midwife or doctor.");
+        }
+        if (person.conditions().contains(Condition.SALICYLATE_ALLERGY)) {
+            stop("SALICYLATE", name + ", to which " + person.name() + " is allergic.", "Never.");
+        }
+        if (person.conditions().contains(Condition.ACTIVE_ULCER)) {
+            stop("SALICYLATE", name + ", which can make an ulcer bleed.", "Ask the doctor.");
+        }
+        for (MedicineClass medicine : person.medicines()) {
+            if (CLOTTING.contains(medicine)) {
+                stop(
+                        "SALICYLATE",
+                        name + ", which add to " + medicine.words() + ": bleeding becomes more likely.",
+                        "Do not take it. Ask the prescriber or pharmacist; do not change the medicine.");
+            }
+        }
+    }
+
+    private void cautions(Taxon taxon) {
+        if (person.trimester() != null) {
+            silent(taxon, Subject.PREGNANCY, String.valueOf(person.trimester()), "pregnancy");
+        }
+        if (person.breastFeeding()) {
+            silent(taxon, Subject.BREAST_FEEDING, "", "breast-feeding");
+        }
+        underAge(taxon);
+        for (Condition condition : person.conditions()) {
+            taxon.caution(condition).ifPresent(c -> present(taxon, c, condition.words()));
+        }
+        for (MedicineClass medicine : person.medicines()) {
+            Caution caution = taxon.caution(medicine).orElse(null);
+            if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
+                present(taxon, caution, medicine.words());
+            } else if (byMouth() && NARROW.contains(medicine)) {
+                hold(
+                        "NOT_CHECKED",
+                        "Whether " + taxon.commonName() + " goes with " + medicine.words()
+                                + " is unknown: nobody has checked.",
+                        "Ask the prescriber or pharmacist and enter the answer on the card.");
+            }
+        }
+        if (person.allergyFamilies().contains(taxon.family())) {
+            stop(
+                    "ALLERGY",
+                    person.name() + " is allergic to the " + taxon.family() + ", the family of " + taxon.commonName()
+                            + ".",
+                    "Never.");
+        }
+        operation(taxon);
+        implied(taxon);
+    }
+
+    /** A caution that reads STOP where nobody has checked, by mouth. */
+    private void silent(Taxon taxon, Subject subject, String value, String words) {
+        Caution caution = taxon.caution(subject, value).orElse(null);
+        if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
+            present(taxon, caution, words);
+        } else if (byMouth()) {
+            stop(
+                    "NOT_CHECKED",
+                    "Whether " + taxon.commonName() + " is safe in " + words + " is unknown: nobody has checked.",
+                    "Ask the midwife, doctor or pharmacist.");
+        }
+    }
+
+    private void underAge(Taxon taxon) {
+        if (person.ageYears() >= ADULT) {
+            return;
+        }
+        Caution caution = taxon.caution(Subject.UNDER_AGE, "").orElse(null);
+        if (caution == null) {
+            caution = taxon.cautions().stream()
+                    .filter(c -> c.subject() == Subject.UNDER_AGE)
+                    .findFirst()
+                    .orElse(null);
+        }
+        if (caution == null || caution.status() == CautionStatus.UNKNOWN) {
+            if (byMouth()) {
+                stop(
+                        "NOT_CHECKED",
+                        "Whether " + taxon.commonName() + " is safe under 18 is unknown: nobody has checked.",
+                        "Ask a doctor or pharmacist.");
+            }
+        } else if (caution.status() == CautionStatus.PRESENT
+                && (caution.value().isEmpty() || person.ageYears() < Integer.parseInt(caution.value()))) {
+            present(taxon, caution, "an age of " + person.ageYears());
+        }
+    }
+
+    private void operation(Taxon taxon) {
+        if (person.operationOn() == null) {
+            return;
+        }
+        long days = ChronoUnit.DAYS.between(on, person.operationOn());
+        if (days < 0 || days > BEFORE_OPERATION_DAYS) {
+            return;
+        }
+        Caution caution = taxon.caution(Subject.OPERATION, "").orElse(null);
+        if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
+            present(taxon, caution, "an operation");
+        } else if (byMouth()) {
+            hold(
+                    "NOT_CHECKED",
+                    "An operation is planned on " + person.operationOn() + "; whether " + taxon.commonName()
+                            + " matters for it is unknown.",
+                    "Stop it two weeks before, or ask the surgeon.");
+        }
+    }
+
+    /** What follows from a plant's actions even where no interaction is on record. */
+    private void implied(Taxon taxon) {
+        for (Taxon.Action action : taxon.actions()) {
+            if (action.name().equals("sedative") && byMouth()) {
+                findings.add(Finding.note(
+                        "MAKES_SLEEPY", taxon.commonName() + " can make sleepy.", "Not before driving or machines."));
+                if (person.medicines().contains(MedicineClass.SEDATIVE)) {
+                    findings.add(Finding.warn(
+                            "ADDS_TO_SEDATIVE",
+                            taxon.commonName() + " adds to " + MedicineClass.SEDATIVE.words() + ".",
+                            "Ask the prescriber or pharmacist."));
+                }
+            }
+            if (action.name().equals("diuretic") && person.medicines().contains(MedicineClass.DIURETIC) && byMouth()) {
+                findings.add(Finding.warn(
+                        "ADDS_TO_DIURETIC",
+                        taxon.commonName() + " adds to " + MedicineClass.DIURETIC.words() + ".",
+                        "Ask the prescriber or pharmacist."));
+            }
+            if (action.name().equals("astringent") && !person.medicines().isEmpty() && byMouth()) {
+                findings.add(Finding.note(
+                        "SPACE_FROM_MEDICINE",
+                        "Tannins can bind medicines in the stomach.",
+                        "Take it two hours apart from any medicine."));
+            }
+        }
+    }
+
+    private void present(Taxon taxon, Caution caution, String about) {
+        Severity severity = caution.severity();
+        if (caution.status() == CautionStatus.PRESENT && severity != null) {
+            findings.add(new Finding(
+                    "CAUTION_" + caution.subject(),
+                    severity,
+                    taxon.commonName() + " with " + about + ": " + caution.effect(),
+                    "Ask the prescriber or pharmacist. (" + caution.source().title() + ", "
+                            + caution.source().year() + "; not checked by this household)"));
+        }
+    }
+
+    /** The sum over everything taken is what is compared; where the card gives no figure none is given. */
+    private void dose(Product.Herb herb) {
+        if (!byMouth()) {
+            return;
+        }
+        Interval equivalent = product.driedEquivalentGPerMl();
+        DoseRange range = range(herb).orElse(null);
+        if (range == null || equivalent == null) {
+            stop(
+                    "NO_CARD_FIGURE",
+                    "The card of " + herb.taxon().commonName()
+                            + " has no dose by mouth for this part and age, so none is given.",
+                    "Ask a pharmacist or registered herbalist.");
+            return;
+        }
+        double perDay = intake.mostMlPerDay() * equivalent.high() * herb.fraction()
+                + intake.otherDriedGPerDay().getOrDefault(herb.taxon().id(), 0.0);
+        if (perDay > range.driedGPerDay().high() * (1 + 1e-9)) {
+            stop(
+                    "DOSE_ABOVE_CARD",
+                    "Up to " + Words.grams(perDay) + " of dried " + herb.taxon().commonName()
+                            + " a day, all products together, is above the card's "
+                            + Words.grams(range.driedGPerDay().high()) + ".",
+                    "Take less at a time, or fewer times.");
+        }
+        if (range.mostDays() != null && intake.courseDays() > range.mostDays()) {
+            stop(
+                    "COURSE_TOO_LONG",
+                    intake.courseDays() + " days is longer than the card's " + range.mostDays() + ".",
+                    "Shorten it; see a doctor if the trouble lasts.");
+        }
+        findings.add(Finding.note(
+                "STARTER_FIGURE",
+                "The dose of " + herb.taxon().commonName() + " is from "
+                        + range.source().title() + ", " + range.source().year()
+                        + ", and not yet checked by this household.",
+                "Check it in your own book and note the page."));
+    }
+
+    private java.util.Optional<DoseRange> range(Product.Herb herb) {
+        return herb.taxon().usedPart(herb.part()).stream()
+                .flatMap(p -> p.doses().stream())
+                .filter(d -> d.route() == Taxon.Route.INTERNAL && person.ageYears() >= d.fromAgeYears())
+                .filter(d -> intake.use() == null || d.use().equalsIgnoreCase(intake.use()))
+                .min((a, b) ->
+                        Double.compare(a.driedGPerDay().high(), b.driedGPerDay().high()));
+    }
+
+    private void alcohol() {
+        Strength strength = product.strength();
+        if (!byMouth() || strength.fraction() == 0) {
+            return;
+        }
+        if (person.pregnant()) {
+            stop("ALCOHOL", "It holds alcohol: not in pregnancy.", "Use a tea, if the card allows it.");
+        }
+        if (person.conditions().contains(Condition.RECOVERY_FROM_DRINK)) {
+            stop("ALCOHOL", "It holds alcohol: not in recovery from drink.", "Use a tea or a glycerite.");
+        }
+        if (person.medicines().contains(MedicineClass.ALCOHOL_REACTING)) {
+            stop(
+                    "ALCOHOL",
+                    "It holds alcohol, and " + person.name() + " takes " + MedicineClass.ALCOHOL_REACTING.words() + ".",
+                    "Ask the prescriber or pharmacist.");
+        }
+        if (intake.mostMlPerDose() > 0) {
+            Dose.Result dose = Dose.reckon(new Dose.Request(
+                    new Dose.Measured(Interval.exactly(0), strength, null, null, null, null),
+                    intake.mostMlPerDose(),
+                    Dose.Unit.ML,
+                    1,
+                    Interval.exactly(0),
+                    new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm())));
+            findings.addAll(dose.findings());
+        }
+    }
+
+    private void infants() {
+        if (byMouth() && person.ageYears() < 2) {
+            boolean named = product.herbs().stream()
+                    .allMatch(h -> h.taxon().usedPart(h.part()).stream()
+                            .flatMap(p -> p.doses().stream())
+                            .anyMatch(d -> d.route() == Taxon.Route.INTERNAL && d.fromAgeYears() <= person.ageYears()));
+            if (!named) {
+                stop("UNDER_TWO", "Nothing by mouth under two years.", "Ask a doctor.");
+            }
+        }
+        if (product.honey() && person.ageYears() < 1 && byMouth()) {
+            stop("HONEY", "No honey under one year: infant botulism.", "Never.");
+        }
+    }
+
+    private void firstTime() {
+        if (!intake.trialDone() && !intake.forTrial()) {
+            hold(
+                    "FIRST_TIME",
+                    person.name() + " has not had a first small trial of every plant in it.",
+                    byMouth()
+                            ? "Take one small dose, wait a day, and record how it went."
+                            : "Try it on a small patch of skin, wait a day, and record how it went.");
+        }
+    }
+
+    private void stop(String code, String message, String action) {
+        findings.add(Finding.stop(code, message, action));
+    }
+
+    private void hold(String code, String message, String action) {
+        findings.add(Finding.hold(code, message, action));
+    }
+}

@@ -1,0 +1,318 @@
+package org.sallowbrook.core.drying;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * Where a drying lot stands: moisture from its weights, when it will be done, whether it is done.
+ *
+ * <p>Moistures are wet basis at this edge. Dry matter = m0 (1 - w0); target mass = dry matter / (1 - target). Where the
+ * initial moisture is a range, so is everything after it.
+ */
+public final class Drying {
+
+    static final double CONSTANT_WITHIN = 0.01;
+    static final double CONSTANT_HOURS = 12;
+    static final double POOR_FIT_OF_START = 0.02;
+    static final double MOULD_MOISTURE = 0.30;
+    static final double MOULD_HOURS = 72;
+    private static final double HUMID = 0.60;
+    private static final double WARM_C = 18;
+
+    public enum PhysicalTest {
+        BENDS,
+        CRUMBLES,
+        SNAPS,
+        HARD;
+
+        public boolean dry() {
+            return this != BENDS;
+        }
+    }
+
+    public enum Model {
+        NONE,
+        LEWIS,
+        PAGE
+    }
+
+    /** @param relativeHumidity 0..0.98 */
+    public record Air(double temperatureC, double relativeHumidity) {
+        public Air {
+            Checks.begin()
+                    .range("air.temperatureC", temperatureC, 0, 90)
+                    .range("air.relativeHumidity", relativeHumidity, 0, 0.98)
+                    .done();
+        }
+    }
+
+    /**
+     * @param freshG the weighing at hour 0
+     * @param targetMoisture wet basis, above 0 and below the initial moisture
+     * @param weighings in any order; one at hour 0 must agree with freshG
+     * @param air null when not measured
+     */
+    public record Request(
+            double freshG,
+            Moisture initialMoisture,
+            double targetMoisture,
+            List<Weighing> weighings,
+            @Nullable Air air,
+            @Nullable PhysicalTest physicalTest) {
+        public Request {
+            weighings = weighings.stream()
+                    .sorted((x, y) -> Double.compare(x.rackHours(), y.rackHours()))
+                    .toList();
+            Checks checks = Checks.begin()
+                    .positive("freshG", freshG)
+                    .that(
+                            targetMoisture > 0 && targetMoisture < initialMoisture.low(),
+                            "targetMoisture",
+                            "must be above 0 and below the initial moisture");
+            double before = -1;
+            for (Weighing weighing : weighings) {
+                checks.that(weighing.rackHours() > before, "weighings", "must not hold two at the same hour");
+                before = weighing.rackHours();
+            }
+            if (!weighings.isEmpty() && weighings.get(0).rackHours() == 0) {
+                checks.that(
+                        Math.abs(weighings.get(0).massG() - freshG) <= 0.01 * freshG,
+                        "weighings",
+                        "the one at hour 0 must agree with freshG");
+            }
+            checks.done();
+        }
+    }
+
+    public record Remaining(double lowHours, double likelyHours, double highHours) {}
+
+    /** A point of the curve to draw. */
+    public record CurvePoint(double rackHours, double massG) {}
+
+    /**
+     * @param moistureNow null when the weights contradict the initial moisture
+     * @param remaining null when no curve can be fitted, it cannot finish, or it is done
+     * @param equilibriumMoisture wet basis; 0 without air
+     */
+    public record Result(
+            @Nullable Interval targetG,
+            @Nullable Interval moistureNow,
+            @Nullable Remaining remaining,
+            Model model,
+            double equilibriumMoisture,
+            boolean constantMass,
+            boolean done,
+            List<CurvePoint> curve,
+            List<Finding> findings,
+            List<String> because) {
+        public boolean feasible() {
+            return moistureNow != null;
+        }
+    }
+
+    private Drying() {}
+
+    public static Result reckon(Request request) {
+        return new Reckoner(request).reckon();
+    }
+
+    private static final class Reckoner {
+
+        private final Request request;
+        private final List<Finding> findings = new ArrayList<>();
+        private final List<String> because = new ArrayList<>();
+        private final List<Weighing> later;
+        private final Weighing last;
+
+        Reckoner(Request request) {
+            this.request = request;
+            this.later =
+                    request.weighings().stream().filter(w -> w.rackHours() > 0).toList();
+            this.last = later.isEmpty() ? new Weighing(0, request.freshG()) : later.get(later.size() - 1);
+        }
+
+        Result reckon() {
+            double equilibrium = equilibrium();
+            Moisture initial = initialMoisture();
+            if (initial == null) {
+                return new Result(
+                        null, null, null, Model.NONE, equilibrium, false, false, List.of(), findings, because);
+            }
+            double mostDry = request.freshG() * (1 - initial.low());
+            double leastDry = request.freshG() * (1 - initial.high());
+            Interval targetG = Interval.of(leastDry, mostDry).times(1 / (1 - request.targetMoisture()));
+            Interval now =
+                    Interval.of(Math.max(0, 1 - mostDry / last.massG()), Math.max(0, 1 - leastDry / last.massG()));
+            because.add(Words.grams(request.freshG()) + " at "
+                    + Words.range(initial.asInterval().times(100), "%") + " water holds "
+                    + Words.range(Interval.of(leastDry, mostDry), "g") + " of dry matter; at "
+                    + Words.percent(request.targetMoisture()) + " that weighs " + Words.range(targetG, "g") + ".");
+            because.add(
+                    "It weighs " + Words.grams(last.massG()) + " now: " + Words.range(now.times(100), "%") + " water.");
+            boolean constant = constantMass();
+            boolean done = done(now, constant, equilibrium);
+            boolean canFinish = equilibrium < request.targetMoisture();
+            if (!canFinish) {
+                findings.add(Finding.hold(
+                        "HUMID_STALL",
+                        "In this air it stops at about " + Words.percent(equilibrium) + " water, above the "
+                                + Words.percent(request.targetMoisture()) + " it must reach.",
+                        "Warm the air, use a dehydrator, or finish it in a closed box with desiccant."));
+            }
+            mouldRisk(now);
+            ThinLayer curve = later.size() < 2 ? null : fit(initial.mid(), equilibrium);
+            Remaining remaining = curve == null || done || !canFinish ? null : remaining(initial, equilibrium, curve);
+            return new Result(
+                    targetG,
+                    now,
+                    remaining,
+                    curve == null ? Model.NONE : Model.valueOf(curve.model().name()),
+                    equilibrium,
+                    constant,
+                    done,
+                    curve == null ? List.of() : draw(curve, remaining),
+                    findings,
+                    because);
+        }
+
+        private double equilibrium() {
+            Air air = request.air();
+            if (air == null) {
+                findings.add(Finding.note(
+                        "AIR_UNKNOWN",
+                        "The air at the rack was not given, so the herb is taken to dry towards no water at all.",
+                        "Hang a hygrometer by the rack and enter what it shows."));
+                return 0;
+            }
+            return Henderson.equilibriumMoisture(air.temperatureC(), air.relativeHumidity());
+        }
+
+        /** The initial moisture that the weights allow: no lot can weigh less than its dry matter. */
+        private @Nullable Moisture initialMoisture() {
+            Moisture given = request.initialMoisture();
+            double lightest = later.stream().mapToDouble(Weighing::massG).min().orElse(request.freshG());
+            double least = 1 - lightest / request.freshG();
+            if (!(least < given.high())) {
+                findings.add(Finding.stop(
+                        "WEIGHTS_CONTRADICT_MOISTURE",
+                        "It has lost more than the water it was said to hold.",
+                        "Check the weights, the empty weight of the tray, and the moisture at the start."));
+                return null;
+            }
+            if (least > given.low()) {
+                findings.add(Finding.note(
+                        "MOISTURE_NARROWED",
+                        "It has already lost " + Words.percent(least)
+                                + " of its weight, so it held at least that much water at the start.",
+                        "Nothing to do; the range was narrowed from below."));
+                return Moisture.of(least, given.high());
+            }
+            return given;
+        }
+
+        private boolean constantMass() {
+            for (int i = later.size() - 2; i >= 0; i--) {
+                if (last.rackHours() - later.get(i).rackHours() >= CONSTANT_HOURS) {
+                    double before = later.get(i).massG();
+                    return Math.abs(before - last.massG()) / before < CONSTANT_WITHIN;
+                }
+            }
+            return false;
+        }
+
+        private boolean done(Interval now, boolean constant, double equilibrium) {
+            PhysicalTest test = request.physicalTest();
+            if (test == PhysicalTest.BENDS) {
+                findings.add(Finding.hold(
+                        "STILL_BENDS",
+                        "A stem or leaf that bends still holds water, whatever the scale says.",
+                        "Leave it on the rack and try again in half a day."));
+                return false;
+            }
+            if (now.high() <= request.targetMoisture()) {
+                return true;
+            }
+            boolean physical = test != null && test.dry();
+            boolean dry = constant && physical && equilibrium < request.targetMoisture();
+            if (!dry) {
+                findings.add(Finding.hold(
+                        "DAMP",
+                        "It may hold " + Words.percent(now.high()) + " water; it may go to the jar at "
+                                + Words.percent(request.targetMoisture()) + ".",
+                        "Dry on. It counts as dry too when two weighings 12 rack hours apart differ by under 1 %,"
+                                + " the air is dry enough, and stems snap or leaves crumble."));
+            }
+            return dry;
+        }
+
+        private void mouldRisk(Interval now) {
+            Air air = request.air();
+            boolean warmHumid = air == null || (air.relativeHumidity() > HUMID && air.temperatureC() > WARM_C);
+            if (last.rackHours() > MOULD_HOURS && now.high() > MOULD_MOISTURE && warmHumid) {
+                findings.add(Finding.warn(
+                        "MOULD_RISK",
+                        "After " + Words.figure(last.rackHours()) + " h it may still hold " + Words.percent(now.high())
+                                + " water.",
+                        "Look and smell through the whole lot today; warm the air. Any mould: throw all of it away."));
+            }
+        }
+
+        private @Nullable ThinLayer fit(double initialMoisture, double equilibrium) {
+            double dry = request.freshG() * (1 - initialMoisture);
+            double equilibriumG = dry * (1 + Moisture.dryBasis(equilibrium));
+            ThinLayer curve = equilibriumG < last.massG() ? ThinLayer.fit(request.freshG(), equilibriumG, later) : null;
+            if (curve == null) {
+                findings.add(Finding.note(
+                        "NO_CURVE", "The weights do not follow a drying curve.", "Check them; weigh again later."));
+            } else if (curve.rmsG() > POOR_FIT_OF_START * request.freshG()) {
+                findings.add(Finding.note(
+                        "POOR_FIT",
+                        "The curve misses the weights by " + Words.grams(curve.rmsG())
+                                + " on average; the forecast is rough.",
+                        "Weigh always in the same way, and note when the rack is off."));
+            }
+            return curve;
+        }
+
+        /** From the fits at both ends of the moisture, each with its own band. */
+        private @Nullable Remaining remaining(Moisture initial, double equilibrium, ThinLayer middle) {
+            double likely = hoursLeft(middle, initial.mid(), 0);
+            double low = likely;
+            double high = likely;
+            for (double w0 : new double[] {initial.low(), initial.mid(), initial.high()}) {
+                double dry = request.freshG() * (1 - w0);
+                double equilibriumG = dry * (1 + Moisture.dryBasis(equilibrium));
+                ThinLayer curve =
+                        equilibriumG < last.massG() ? ThinLayer.fit(request.freshG(), equilibriumG, later) : null;
+                if (curve != null) {
+                    low = Math.min(low, hoursLeft(curve, w0, -1));
+                    high = Math.max(high, hoursLeft(curve, w0, 1));
+                }
+            }
+            return Double.isFinite(high) ? new Remaining(low, likely, high) : null;
+        }
+
+        private double hoursLeft(ThinLayer curve, double initialMoisture, int side) {
+            double target = request.freshG() * (1 - initialMoisture) / (1 - request.targetMoisture());
+            double hours = curve.hoursTo(target) * Math.exp(side * curve.logHoursBand(target));
+            return Math.max(0, hours - last.rackHours());
+        }
+
+        private List<CurvePoint> draw(ThinLayer curve, @Nullable Remaining remaining) {
+            double end = last.rackHours() + (remaining == null ? 0 : 1.1 * remaining.likelyHours());
+            List<CurvePoint> points = new ArrayList<>();
+            int steps = 60;
+            for (int i = 0; i <= steps; i++) {
+                double t = end * i / steps;
+                points.add(new CurvePoint(t, curve.massAt(t)));
+            }
+            return points;
+        }
+    }
+}

@@ -1,0 +1,28 @@
+package org.sallowbrook.core.drying;
+
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
+
+/**
+ * Moisture (wet basis) of fresh material where neither card nor household has a figure: working ranges of this tool by
+ * part, wide on purpose, and to be replaced by the household's own fresh:dry ratio.
+ */
+public final class FreshMoisture {
+
+    private FreshMoisture() {}
+
+    public static Moisture of(Taxon taxon, Taxon.Part part) {
+        Interval known = taxon.usedPart(part).map(Taxon.UsedPart::freshMoisture).orElse(null);
+        return known == null ? generic(part) : Moisture.of(known.low(), known.high());
+    }
+
+    static Moisture generic(Taxon.Part part) {
+        return switch (part) {
+            case FLOWER, FLOWER_HEAD -> Moisture.of(0.72, 0.88);
+            case TOPS, HERB, LEAF -> Moisture.of(0.65, 0.85);
+            case ROOT -> Moisture.of(0.60, 0.80);
+            case BARK -> Moisture.of(0.40, 0.60);
+        };
+    }
+}

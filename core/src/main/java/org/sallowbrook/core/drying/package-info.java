@@ -1,0 +1,5 @@
+/** Computes moisture from weighings and when a lot is dry; knows no storage. Uses herbarium. */
+@NullMarked
+package org.sallowbrook.core.drying;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,167 @@
+package org.sallowbrook.core.field;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.UsedPart;
+import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
+
+/** Gates identity, site, re-check, neighbours and quota before anything is picked. */
+public final class HarvestGate {
+
+    /** Tells looked at again on the day. */
+    public static final int LEAST_TELLS = 3;
+
+    /**
+     * @param status of the stand's newest identification; null when never identified
+     * @param doubted whether somebody has since doubted it
+     */
+    public record Identity(Identification.@Nullable Status status, boolean doubted) {}
+
+    /**
+     * @param shareTaken of the stand's part, 0..1, with this harvest
+     * @param sharePicked already this season, 0..1
+     * @param tells characters looked at again today that agree with the plant
+     * @param examinedSingly whether every piece was looked at by itself
+     */
+    public record Request(
+            Taxon taxon,
+            Taxon.Part part,
+            Identity identity,
+            Site site,
+            LifeStage stage,
+            LocalDate on,
+            double massG,
+            double shareTaken,
+            double sharePicked,
+            Set<String> tells,
+            boolean examinedSingly) {
+        public Request {
+            Checks.begin()
+                    .positive("massG", massG)
+                    .range("shareTaken", shareTaken, 0, 1)
+                    .range("sharePicked", sharePicked, 0, 1)
+                    .done();
+            tells = Set.copyOf(tells);
+        }
+    }
+
+    private HarvestGate() {}
+
+    public static List<Finding> check(Request request) {
+        List<Finding> findings = new ArrayList<>();
+        identity(request, findings);
+        site(request.site(), request.examinedSingly(), findings);
+        part(request, findings);
+        return findings;
+    }
+
+    /** The most that may be taken of a stand's part, as a share of it all: of each plant times of the stand. */
+    public static double quota(UsedPart part) {
+        return part.sharePerPlant() * part.shareOfStand();
+    }
+
+    private static void identity(Request request, List<Finding> findings) {
+        Taxon taxon = request.taxon();
+        Identity identity = request.identity();
+        if (identity.doubted()) {
+            findings.add(Finding.stop(
+                    "IDENTITY_DOUBTED",
+                    "Somebody has doubted what this stand is.",
+                    "Identify it again, with a second person, before anything is picked."));
+        } else if (identity.status() != Identification.Status.CONFIRMED) {
+            findings.add(Finding.stop(
+                    "NOT_IDENTIFIED",
+                    "It is not certain that this is " + taxon.commonName() + ".",
+                    "Identify the stand first; wait for the stage at which it can be told."));
+        }
+        if (taxon.draft() || taxon.danger().dangerous()) {
+            findings.add(Finding.stop(
+                    "NOT_FOR_HARVEST",
+                    taxon.commonName() + " is not a plant to gather"
+                            + (taxon.draft() ? ": its card is not complete." : "."),
+                    "Leave it."));
+        }
+        if (request.tells().size() < LEAST_TELLS) {
+            findings.add(Finding.stop(
+                    "RECHECK",
+                    "The stand may have been invaded since it was identified; "
+                            + request.tells().size() + " of " + LEAST_TELLS + " tells were looked at again.",
+                    "Look at three characters again on what you are picking."));
+        }
+    }
+
+    private static void site(Site site, boolean examinedSingly, List<Finding> findings) {
+        switch (site.ground()) {
+            case CONTAMINATED ->
+                findings.add(Finding.stop(
+                        "CONTAMINATED",
+                        "This ground is contaminated; plants take up what is in it and washing does not help.",
+                        "Pick elsewhere."));
+            case UNKNOWN ->
+                findings.add(Finding.warn(
+                        "GROUND_UNKNOWN",
+                        "Nobody has recorded whether this ground is sprayed, flooded or beside a road.",
+                        "Ask, look round, and record it on the stand."));
+            case CLEAN -> {}
+        }
+        switch (site.permission()) {
+            case REFUSED ->
+                findings.add(
+                        Finding.stop("NOT_PERMITTED", "The owner does not allow picking here.", "Pick elsewhere."));
+            case UNKNOWN ->
+                findings.add(Finding.warn(
+                        "PERMISSION_UNKNOWN",
+                        "It is not recorded whose land this is and whether picking is allowed.",
+                        "Ask the owner; local law decides."));
+            case OWN_GARDEN, GIVEN -> {}
+        }
+        if (site.protectedSpecies()) {
+            findings.add(Finding.stop(
+                    "PROTECTED",
+                    "The plant or the place is protected.",
+                    "Look up the local rule; leave it standing unless the rule allows it."));
+        }
+        if (site.plenty() == Site.Plenty.SCARCE || site.plenty() == Site.Plenty.DECLINING) {
+            findings.add(Finding.stop(
+                    "SCARCE", "This stand is scarce or declining.", "Leave it to recover; pick elsewhere."));
+        }
+        if (site.neighbour() != null && !examinedSingly) {
+            findings.add(Finding.stop(
+                    "MIXED_STAND",
+                    site.neighbour() + " grows within this stand and is easily grabbed with it.",
+                    "Never pick here in handfuls: look at every piece by itself, and not by scent."));
+        }
+    }
+
+    private static void part(Request request, List<Finding> findings) {
+        UsedPart part = request.taxon().usedPart(request.part()).orElse(null);
+        if (part == null) {
+            findings.add(Finding.stop(
+                    "PART_NOT_USED",
+                    "The card knows no use of this part of " + request.taxon().commonName() + ".",
+                    "Choose one of the parts on the card."));
+            return;
+        }
+        if (!part.stages().contains(request.stage())) {
+            findings.add(Finding.warn(
+                    "NOT_THE_MOMENT", "This is not the moment for this part: " + part.moment(), "Come back then."));
+        }
+        double all = request.shareTaken() + request.sharePicked();
+        double quota = quota(part);
+        if (all > quota + 1e-9) {
+            findings.add(Finding.warn(
+                    "OVER_QUOTA",
+                    "With this, " + Words.percent(all) + " of the stand is taken this season; " + Words.percent(quota)
+                            + " is its share.",
+                    "Leave the rest for insects, seed and next year."));
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Stands and harvests: what may be taken, from where and how much. Uses identification. */
+@NullMarked
+package org.sallowbrook.core.field;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Reckons which plant it is from what was seen, and whether that is certain enough to pick. Uses herbarium. */
+@NullMarked
+package org.sallowbrook.core.identification;
+
+import org.jspecify.annotations.NullMarked;

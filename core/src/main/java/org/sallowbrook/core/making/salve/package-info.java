@@ -1,0 +1,5 @@
+/** Plans salves by tins and firmness. Uses measure. */
+@NullMarked
+package org.sallowbrook.core.making.salve;
+
+import org.jspecify.annotations.NullMarked;

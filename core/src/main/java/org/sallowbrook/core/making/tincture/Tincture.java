@@ -1,0 +1,428 @@
+package org.sallowbrook.core.making.tincture;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.making.spirit.Blend;
+import org.sallowbrook.core.making.spirit.Pour;
+import org.sallowbrook.core.making.spirit.Spirits;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * A tincture by weight to volume: maceration of herb in spirit. The plant brings its own water, so the final strength is
+ * that of the menstruum mixed with it, an interval over the moisture of the herb.
+ *
+ * <p>Retention by the marc per gram of dry matter: drained 2.0-3.0 mL, pressed 0.8-1.5 mL (working ranges of this tool,
+ * replaced by the household's own pressings). Water at 20 °C: 0.9982 g/mL.
+ */
+public final class Tincture {
+
+    /** Moisture that "dried herb" stands for when a fresh one is expressed as dried. */
+    public static final double DRIED_MOISTURE = 0.10;
+
+    public static final double WATER_G_PER_ML = 0.9982;
+
+    static final double STOP_BELOW = 0.20;
+    static final double WARN_BELOW = 0.25;
+
+    /** Density of the solid of a plant in g/mL, for the room it takes in a jar. */
+    static final double SOLID_G_PER_ML = 1.5;
+
+    static final double JAR_FILL = 0.95;
+
+    private static final Interval DRAINED_ML_PER_G = Interval.of(2.0, 3.0);
+    private static final Interval PRESSED_ML_PER_G = Interval.of(0.8, 1.5);
+
+    public enum State {
+        FRESH,
+        WILTED,
+        DRIED
+    }
+
+    /** Whether a stated strength is the menstruum's, as poured, or that of the finished tincture. */
+    public enum Basis {
+        MENSTRUUM,
+        FINAL
+    }
+
+    /** @param bulkDensityGPerMl as it lies in the jar; null when unknown */
+    public record Herb(
+            String name,
+            String part,
+            double massG,
+            State state,
+            Moisture moisture,
+            @Nullable Double bulkDensityGPerMl) {
+        public Herb {
+            Checks checks = Checks.begin().positive("massG", massG);
+            if (bulkDensityGPerMl != null) {
+                checks.positive("bulkDensityGPerMl", bulkDensityGPerMl);
+            }
+            checks.done();
+        }
+    }
+
+    /**
+     * @param ratio mL of menstruum per g of all herbs, above 0 to 100
+     * @param waterCounts the school in which the plant's water is part of the ratio's liquid
+     * @param shelf the spirits to pour from; empty when only the strength is asked for
+     * @param jarMl the jar's brimful volume; null when not asked
+     * @param pressRetentionMlPerG the household's own, per g of dry matter; null for the general range
+     */
+    public record Request(
+            List<Herb> herbs,
+            double ratio,
+            boolean waterCounts,
+            Basis basis,
+            Strength target,
+            List<Blend.Bottle> shelf,
+            @Nullable Double jarMl,
+            @Nullable Double pressRetentionMlPerG) {
+        public Request {
+            Checks checks = Checks.begin()
+                    .that(!herbs.isEmpty(), "herbs", "must name at least one herb")
+                    .that(ratio > 0 && ratio <= 100, "ratio", "must be above 0 and at most 100 mL per g")
+                    .that(
+                            target.fraction() > 0 && target.percent() <= Strength.MOST_PERCENT,
+                            "target.strengthPercent",
+                            "must be above 0 and at most 97");
+            if (jarMl != null) {
+                checks.positive("jarMl", jarMl);
+            }
+            if (pressRetentionMlPerG != null) {
+                checks.notNegative("pressRetentionMlPerG", pressRetentionMlPerG);
+            }
+            checks.done();
+            herbs = List.copyOf(herbs);
+            shelf = List.copyOf(shelf);
+        }
+    }
+
+    public record Share(String name, double fraction) {}
+
+    /**
+     * How it stands in the jar, as volumes from the bottom.
+     *
+     * @param herbMl room the herb itself takes, without air
+     * @param liquidLevelMl where the liquid's surface is
+     * @param bedMl where the top of the loose herb would be; null without a bulk density
+     */
+    public record JarFill(
+            double jarMl,
+            double herbMl,
+            double liquidLevelMl,
+            @Nullable Double bedMl,
+            boolean fits) {}
+
+    public record Plan(
+            double menstruumMl,
+            Strength menstruum,
+            List<Blend.NamedPour> pours,
+            Interval finalFraction,
+            Interval liquidMl,
+            Interval drainedMl,
+            Interval pressedMl,
+            Interval herbEquivalentGPerMl,
+            Interval driedEquivalentGPerMl,
+            List<Share> shares,
+            @Nullable JarFill jar) {}
+
+    /** @param plan null when it can't be done; the findings then say why and what could be */
+    public record Result(@Nullable Plan plan, List<Finding> findings, List<String> because) {
+        public boolean feasible() {
+            return plan != null;
+        }
+    }
+
+    private Tincture() {}
+
+    public static Result plan(Request request) {
+        return new Reckoner(request).plan();
+    }
+
+    /** Final strength of a menstruum after the plants' water; all water of the herb is taken to mix. */
+    static Spirits.Mixture afterPlantWater(double menstruumMl, Strength menstruum, double waterG) {
+        return Spirits.mix(List.of(new Pour(menstruumMl, menstruum), Pour.ofGrams(waterG, Strength.NONE)));
+    }
+
+    /** One reckoning; holds the sums that every step needs. */
+    private static final class Reckoner {
+
+        private final Request request;
+        private final List<Finding> findings = new ArrayList<>();
+        private final List<String> because = new ArrayList<>();
+        private final double massG;
+        private final Interval waterG;
+
+        Reckoner(Request request) {
+            this.request = request;
+            double mass = 0;
+            double low = 0;
+            double high = 0;
+            for (Herb herb : request.herbs()) {
+                mass += herb.massG();
+                low += herb.massG() * herb.moisture().low();
+                high += herb.massG() * herb.moisture().high();
+            }
+            this.massG = mass;
+            this.waterG = Interval.of(low, high);
+        }
+
+        Result plan() {
+            double liquid = massG * request.ratio();
+            double counted = request.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0;
+            double menstruumMl = liquid - counted;
+            because.add(Words.grams(massG) + " of herb at 1:" + Words.figure(request.ratio()) + " is "
+                    + Words.millilitres(liquid)
+                    + (counted > 0
+                            ? ", less " + Words.millilitres(counted) + " that the plant brings: "
+                                    + Words.millilitres(menstruumMl) + " of menstruum."
+                            : " of menstruum."));
+            if (!(menstruumMl > 0)) {
+                return cannot(Finding.stop(
+                        "NO_ROOM_FOR_SPIRIT",
+                        "The plant's own water already is more than the ratio allows.",
+                        "Use a larger ratio, or wilt or dry the herb."));
+            }
+            Strength menstruum = menstruumStrength(menstruumMl);
+            if (menstruum == null) {
+                return new Result(null, findings, because);
+            }
+            List<Blend.NamedPour> pours = List.of();
+            if (!request.shelf().isEmpty()) {
+                Blend.Result blend = Blend.blend(menstruum, menstruumMl, request.shelf());
+                findings.addAll(blend.findings());
+                if (!blend.feasible()) {
+                    return new Result(null, findings, because);
+                }
+                pours = blend.pours();
+            } else {
+                findings.addAll(Spirits.fireFindings(menstruum));
+            }
+            return withYield(menstruumMl, menstruum, pours);
+        }
+
+        private Result withYield(double menstruumMl, Strength menstruum, List<Blend.NamedPour> pours) {
+            Spirits.Mixture drier = afterPlantWater(menstruumMl, menstruum, waterG.low());
+            Spirits.Mixture wetter = afterPlantWater(menstruumMl, menstruum, waterG.high());
+            Interval finalFraction =
+                    Interval.of(wetter.strength().fraction(), drier.strength().fraction());
+            Interval liquidMl = Interval.of(drier.volumeMl(), wetter.volumeMl());
+            double mostDry = massG - waterG.low();
+            double leastDry = massG - waterG.high();
+            Interval pressed = request.pressRetentionMlPerG() == null
+                    ? PRESSED_ML_PER_G
+                    : Interval.exactly(request.pressRetentionMlPerG());
+            // The drier the herb, the less liquid there is and the more of it the marc keeps.
+            Interval pressedMl =
+                    Interval.of(liquidMl.low() - pressed.high() * mostDry, liquidMl.high() - pressed.low() * leastDry);
+            Interval drainedMl = Interval.of(
+                    liquidMl.low() - DRAINED_ML_PER_G.high() * mostDry,
+                    liquidMl.high() - DRAINED_ML_PER_G.low() * leastDry);
+            if (!(pressedMl.low() > 0)) {
+                return cannot(Finding.stop(
+                        "MARC_KEEPS_ALL",
+                        "The marc may hold back all the liquid: up to " + Words.millilitres(pressed.high() * mostDry)
+                                + " of " + Words.millilitres(liquidMl.low()) + ".",
+                        "Use a larger ratio."));
+            }
+            if (!(drainedMl.low() > 0)) {
+                findings.add(Finding.warn(
+                        "DRAINING_MAY_GIVE_NOTHING",
+                        "Drained without pressing, the marc may keep all of it.",
+                        "Press it, or use a larger ratio."));
+                drainedMl = Interval.of(0, Math.max(0, drainedMl.high()));
+            }
+            judge(finalFraction);
+            because.add("Its own water (" + Words.range(waterG, "g") + ") brings "
+                    + Words.percent(menstruum.fraction()) + " down to "
+                    + Words.range(finalFraction.times(100), "% vol") + " and makes "
+                    + Words.range(liquidMl, "mL") + " of liquid.");
+            because.add("Pressed, the marc keeps " + Words.range(pressed, "mL per g of dry matter") + " of "
+                    + Words.range(Interval.of(leastDry, mostDry), "g") + ": "
+                    + Words.range(pressedMl, "mL") + " comes out.");
+            return new Result(
+                    new Plan(
+                            menstruumMl,
+                            menstruum,
+                            pours,
+                            finalFraction,
+                            liquidMl,
+                            drainedMl,
+                            pressedMl,
+                            Interval.of(massG / liquidMl.high(), massG / liquidMl.low()),
+                            Interval.of(
+                                    leastDry / (1 - DRIED_MOISTURE) / liquidMl.high(),
+                                    mostDry / (1 - DRIED_MOISTURE) / liquidMl.low()),
+                            shares(),
+                            jar(menstruumMl)),
+                    findings,
+                    because);
+        }
+
+        private @Nullable Strength menstruumStrength(double menstruumMl) {
+            if (request.basis() == Basis.MENSTRUUM) {
+                return request.target();
+            }
+            Strength strongest = strongest();
+            double reachable = afterPlantWater(menstruumMl, strongest, waterG.mid())
+                    .strength()
+                    .fraction();
+            double wanted = request.target().fraction();
+            if (reachable < wanted - 1e-12) {
+                explainTooWeak(menstruumMl, strongest, reachable);
+                return null;
+            }
+            Strength menstruum = new Strength(solve(
+                    q -> afterPlantWater(menstruumMl, new Strength(q), waterG.mid())
+                                    .strength()
+                                    .fraction()
+                            - wanted,
+                    0,
+                    strongest.fraction()));
+            because.add("To end at " + Words.percent(wanted) + " after the plant's water, the menstruum must be "
+                    + Words.percent(menstruum.fraction()) + ".");
+            return menstruum;
+        }
+
+        private Strength strongest() {
+            return request.shelf().stream()
+                    .filter(b -> b.availableMl() > 0)
+                    .map(Blend.Bottle::strength)
+                    .max(Strength::compareTo)
+                    .orElse(Strength.ofPercent(Strength.MOST_PERCENT));
+        }
+
+        /** Says what it lacks and gives the three ways out, each computed. */
+        private void explainTooWeak(double menstruumMl, Strength strongest, double reachable) {
+            double wanted = request.target().fraction();
+            findings.add(Finding.stop(
+                    "FINAL_STRENGTH_OUT_OF_REACH",
+                    "Even " + Words.percent(strongest.fraction()) + " spirit ends at " + Words.percent(reachable)
+                            + " after the plant's water; " + Words.percent(wanted) + " was wanted.",
+                    "Use a larger ratio, wilt the herb, or dry it: see the notes."));
+            if (strongest.fraction() <= wanted) {
+                return;
+            }
+            // At the strongest spirit, strength depends on water per mL of menstruum alone.
+            double waterPerMl =
+                    solve(w -> afterPlantWater(1, strongest, w).strength().fraction() - wanted, 0, 1000);
+            double neededMl = waterG.mid() / waterPerMl;
+            double ratio = (neededMl + (request.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0)) / massG;
+            findings.add(Finding.note(
+                    "WAY_OUT_RATIO",
+                    "At 1:" + Words.figure(Math.ceil(ratio * 100) / 100) + " with "
+                            + Words.percent(strongest.fraction()) + " spirit it ends at " + Words.percent(wanted) + ".",
+                    "Use this larger ratio."));
+            double dryMatter = massG - waterG.mid();
+            double waterLeft = waterPerMl * menstruumMl;
+            double wiltTo = waterLeft / (waterLeft + dryMatter);
+            findings.add(Finding.note(
+                    "WAY_OUT_WILT",
+                    "Wilted to a moisture of " + Words.percent(wiltTo) + ", that is down to "
+                            + Words.grams(waterLeft + dryMatter) + ", the same " + Words.millilitres(menstruumMl)
+                            + " of menstruum suffices.",
+                    "Wilt it to that weight first."));
+            double dried = dryMatter / (1 - DRIED_MOISTURE);
+            double q = Math.min(
+                    strongest.fraction(),
+                    solveStrength(menstruumMl, dried * DRIED_MOISTURE, wanted, strongest.fraction()));
+            findings.add(Finding.note(
+                    "WAY_OUT_DRY",
+                    "Dried, it weighs about " + Words.grams(dried) + " and needs a menstruum of " + Words.percent(q)
+                            + ".",
+                    "Dry it first."));
+        }
+
+        private double solveStrength(double menstruumMl, double water, double wanted, double most) {
+            UnivariateFunction f = q -> afterPlantWater(menstruumMl, new Strength(q), water)
+                            .strength()
+                            .fraction()
+                    - wanted;
+            return f.value(most) < 0 ? most : solve(f, 0, most);
+        }
+
+        private void judge(Interval finalFraction) {
+            if (finalFraction.low() < STOP_BELOW) {
+                findings.add(Finding.stop(
+                        "TINCTURE_TOO_WEAK",
+                        "It may end at " + Words.percent(finalFraction.low())
+                                + " by volume; below 20 % it spoils within days.",
+                        "Use stronger spirit, a larger ratio or drier herb; else keep it cold and at most a week."));
+            } else if (finalFraction.low() < WARN_BELOW) {
+                findings.add(Finding.warn(
+                        "TINCTURE_WEAK",
+                        "It may end at " + Words.percent(finalFraction.low())
+                                + " by volume; between 20 and 25 % it keeps badly.",
+                        "Keep it in the refrigerator and use it within weeks."));
+            }
+        }
+
+        private List<Share> shares() {
+            double all = massG - waterG.mid();
+            return request.herbs().stream()
+                    .map(h -> new Share(h.name(), h.massG() * (1 - h.moisture().mid()) / all))
+                    .toList();
+        }
+
+        private @Nullable JarFill jar(double menstruumMl) {
+            if (request.jarMl() == null) {
+                return null;
+            }
+            double jarMl = request.jarMl();
+            double herbMl = waterG.mid() / WATER_G_PER_ML + (massG - waterG.mid()) / SOLID_G_PER_ML;
+            double level = menstruumMl + herbMl;
+            boolean fits = level <= JAR_FILL * jarMl;
+            if (!fits) {
+                findings.add(Finding.warn(
+                        "JAR_TOO_SMALL",
+                        "Herb and menstruum reach " + Words.millilitres(level) + "; a jar of "
+                                + Words.millilitres(jarMl) + " holds " + Words.millilitres(JAR_FILL * jarMl)
+                                + " with its headspace of 5 %.",
+                        "Take a jar of at least " + Words.millilitres(level / JAR_FILL) + ", or two."));
+            }
+            Double bed = bedMl();
+            if (bed != null && level < bed + oneCentimetreMl(jarMl)) {
+                findings.add(Finding.warn(
+                        "HERB_NOT_COVERED",
+                        "Loose herb stands to " + Words.millilitres(bed) + ", the liquid to " + Words.millilitres(level)
+                                + "; it must be covered by 1 cm.",
+                        "Cut it finer and press it down, weigh it under, or use a larger ratio."));
+            }
+            return new JarFill(jarMl, herbMl, level, bed, fits);
+        }
+
+        private @Nullable Double bedMl() {
+            double bed = 0;
+            for (Herb herb : request.herbs()) {
+                if (herb.bulkDensityGPerMl() == null) {
+                    return null;
+                }
+                bed += herb.massG() / herb.bulkDensityGPerMl();
+            }
+            return bed;
+        }
+
+        /** Volume of 1 cm of height in a jar taken to be 1.6 times as tall as wide. */
+        private static double oneCentimetreMl(double jarMl) {
+            double diameterCm = Math.cbrt(4 * jarMl / (1.6 * Math.PI));
+            return Math.PI / 4 * diameterCm * diameterCm;
+        }
+
+        private Result cannot(Finding finding) {
+            findings.add(finding);
+            return new Result(null, findings, because);
+        }
+
+        private static double solve(UnivariateFunction f, double low, double high) {
+            return new BracketingNthOrderBrentSolver(1e-13, 5).solve(200, f, low, high);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package org.sallowbrook.core.measure;
+
+/**
+ * Water content of plant material on the wet basis (water over total mass), possibly uncertain; 0..0.98.
+ *
+ * <p>The drying models work on the dry basis M = w / (1 - w), water over dry matter.
+ */
+public record Moisture(double low, double high) {
+
+    public static final double MOST = 0.98;
+
+    public Moisture {
+        Checks.begin()
+                .range("low", low, 0, MOST)
+                .range("high", high, 0, MOST)
+                .that(!(low > high), "low", "must not be above high")
+                .done();
+    }
+
+    public static Moisture of(double low, double high) {
+        return new Moisture(low, high);
+    }
+
+    public static Moisture exactly(double value) {
+        return new Moisture(value, value);
+    }
+
+    public double mid() {
+        return (low + high) / 2;
+    }
+
+    /** Dry basis from wet basis; both as fractions. */
+    public static double dryBasis(double wetBasis) {
+        return wetBasis / (1 - wetBasis);
+    }
+
+    /** Wet basis from dry basis; both as fractions. */
+    public static double wetBasis(double dryBasis) {
+        return dryBasis / (1 + dryBasis);
+    }
+
+    public Interval asInterval() {
+        return new Interval(low, high);
+    }
+}

@@ -1,0 +1,169 @@
+package org.sallowbrook.core.shelf;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * Best-before: the earliest of the form's own life, the inputs' limits and the life once opened. Lives are the working
+ * figures of this tool for household storage, in calendar months, in whole days for short-lived things; light, warmth and
+ * air shorten them.
+ */
+public final class Keeping {
+
+    /** The cautious school's life of a pressed, sealed tincture; the long one is 60. */
+    public static final int PRESSED_TINCTURE_MONTHS = 36;
+
+    private static final double WARM_ABOVE_C = 25;
+    private static final double MUCH_AIR = 0.5;
+
+    /** What is kept, with its life closed and, where it differs, once opened. */
+    public enum Form {
+        LEAF(12, 0, null),
+        FLOWER(12, 0, null),
+        HERB(12, 0, null),
+        AROMATIC_LEAF(12, 0, null),
+        ROOT(24, 0, null),
+        BARK(24, 0, null),
+        SEED(24, 0, null),
+        DRIED_FRUIT(24, 0, null),
+        POWDER(6, 0, null),
+        FROZEN(6, 0, null),
+        TINCTURE_ON_HERB(60, 0, null),
+        TINCTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
+        GLYCERITE(24, 0, null),
+        VINEGAR(12, 0, null),
+        HONEY(12, 0, null),
+        INFUSED_OIL(12, 0, 6),
+        SALVE(12, 0, null),
+        SYRUP(3, 0, null),
+        TEA(0, 1, null),
+        DECOCTION(0, 1, null),
+        COLD_MACERATE(0, 0, null);
+
+        private final int months;
+        private final int days;
+        private final @Nullable Integer openedMonths;
+
+        Form(int months, int days, @Nullable Integer openedMonths) {
+            this.months = months;
+            this.days = days;
+            this.openedMonths = openedMonths;
+        }
+
+        /** Whether an input's date carries over: oil goes rancid whatever is made of it. */
+        public boolean carriesInputs() {
+            return this == INFUSED_OIL || this == SALVE;
+        }
+
+        boolean isShort() {
+            return months == 0;
+        }
+    }
+
+    public enum Light {
+        DARK,
+        DIM,
+        BRIGHT
+    }
+
+    /** @param headspaceFraction of the vessel that is air, 0..1 */
+    public record Storage(Light light, double temperatureC, double headspaceFraction) {
+        public Storage {
+            Checks.begin()
+                    .range("storage.temperatureC", temperatureC, -40, 60)
+                    .range("storage.headspaceFraction", headspaceFraction, 0, 1)
+                    .done();
+        }
+    }
+
+    public record Input(String name, LocalDate bestBefore) {}
+
+    /**
+     * @param openedOn null while closed
+     * @param storage null for the usual: dark, cool, full
+     */
+    public record Request(
+            Form form,
+            LocalDate madeOn,
+            @Nullable LocalDate openedOn,
+            @Nullable Storage storage,
+            List<Input> inputs) {
+        public Request {
+            Checks.begin()
+                    .that(openedOn == null || !openedOn.isBefore(madeOn), "openedOn", "must not be before madeOn")
+                    .done();
+            inputs = List.copyOf(inputs);
+        }
+    }
+
+    public record Result(LocalDate bestBefore, List<String> because, List<Finding> findings) {}
+
+    private Keeping() {}
+
+    public static Result reckon(Request request) {
+        List<String> because = new ArrayList<>();
+        List<Finding> findings = new ArrayList<>();
+        double factor = factor(request.storage(), because, findings);
+        Form form = request.form();
+        LocalDate best = after(request.madeOn(), form.months, form.days, factor);
+        because.add(
+                form.isShort()
+                        ? "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: "
+                                + best + "."
+                        : "Its own life is " + form.months + " months from " + request.madeOn() + ": " + best + ".");
+        if (form.carriesInputs()) {
+            for (Input input : request.inputs()) {
+                because.add(input.name() + " is good until " + input.bestBefore() + ".");
+                best = earlier(best, input.bestBefore());
+            }
+        }
+        if (request.openedOn() != null && form.openedMonths != null) {
+            LocalDate opened = after(request.openedOn(), form.openedMonths, 0, factor);
+            because.add(
+                    "Opened on " + request.openedOn() + " it keeps " + form.openedMonths + " months: " + opened + ".");
+            best = earlier(best, opened);
+        }
+        because.add("The earliest counts: " + best + ".");
+        return new Result(best, because, findings);
+    }
+
+    private static double factor(@Nullable Storage storage, List<String> because, List<Finding> findings) {
+        double factor = 1;
+        if (storage == null) {
+            return factor;
+        }
+        if (storage.light() == Light.BRIGHT) {
+            factor *= 0.5;
+            because.add("Bright light halves its life.");
+            findings.add(Finding.note("KEPT_IN_LIGHT", "Light bleaches and turns it stale.", "Move it to the dark."));
+        }
+        if (storage.temperatureC() > WARM_ABOVE_C) {
+            factor *= 0.75;
+            because.add("Above " + Words.figure(WARM_ABOVE_C) + " °C it keeps three quarters as long.");
+        }
+        if (storage.headspaceFraction() > MUCH_AIR) {
+            factor *= 0.75;
+            because.add("More air than herb in the vessel takes another quarter.");
+        }
+        return factor;
+    }
+
+    /** Calendar months; a shortened life is counted in whole days, rounded down. */
+    private static LocalDate after(LocalDate from, int months, int days, double factor) {
+        LocalDate whole = from.plusMonths(months).plusDays(days);
+        if (factor == 1) {
+            return whole;
+        }
+        long span = whole.toEpochDay() - from.toEpochDay();
+        return from.plusDays((long) Math.floor(span * factor));
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
+    }
+}

@@ -1,0 +1,5 @@
+/** How long a thing keeps and whether it may go into a jar. Uses drying. */
+@NullMarked
+package org.sallowbrook.core.shelf;
+
+import org.jspecify.annotations.NullMarked;

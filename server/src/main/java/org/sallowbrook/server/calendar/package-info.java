@@ -1,0 +1,9 @@
+/** What is to be done today. Uses drying, shelf, making, dosing. */
+@ApplicationModule(
+        displayName = "calendar",
+        allowedDependencies = {"platform", "household", "drying", "shelf", "making", "dosing"})
+@NullMarked
+package org.sallowbrook.server.calendar;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,20 @@
+/** Lays the invented household of the demo through the same services as a user. Uses all. */
+@ApplicationModule(
+        displayName = "demo",
+        allowedDependencies = {
+            "platform",
+            "household",
+            "herbarium",
+            "identification",
+            "field",
+            "drying",
+            "shelf",
+            "making",
+            "dosing",
+            "tracing"
+        })
+@NullMarked
+package org.sallowbrook.server.demo;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

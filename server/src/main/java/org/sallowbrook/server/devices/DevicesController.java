@@ -1,0 +1,32 @@
+package org.sallowbrook.server.devices;
+
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/devices/scale")
+class DevicesController {
+
+    record PlacementRequest(UUID id, UUID dryingRunId) {}
+
+    private final KitchenScale scale;
+
+    DevicesController(KitchenScale scale) {
+        this.scale = scale;
+    }
+
+    @PostMapping("/placements")
+    KitchenScale.Reading place(@RequestBody PlacementRequest request) {
+        return scale.place(request.id(), request.dryingRunId());
+    }
+
+    @GetMapping("/placements/{id}")
+    KitchenScale.Reading read(@PathVariable UUID id) {
+        return scale.read(id);
+    }
+}

@@ -1,0 +1,50 @@
+package org.sallowbrook.server.dosing;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.server.platform.Versioned;
+
+@Entity
+@Table(name = "course")
+class CourseEntity extends Versioned {
+
+    enum Status {
+        RUNNING,
+        ENDED
+    }
+
+    UUID personId = new UUID(0, 0);
+    UUID lotId = new UUID(0, 0);
+
+    /** What it is taken for, in the card's words. */
+    @Column(name = "purpose")
+    @Nullable
+    String purpose;
+
+    @Enumerated(EnumType.STRING)
+    DosingGate.Way way = DosingGate.Way.MOUTH;
+
+    /** The request it was planned by. */
+    String plan = "";
+
+    LocalDate startOn = LocalDate.EPOCH;
+    LocalDate lastDay = LocalDate.EPOCH;
+    double totalMl;
+    String coreVersion = "";
+
+    @Enumerated(EnumType.STRING)
+    Status status = Status.RUNNING;
+
+    protected CourseEntity() {}
+
+    CourseEntity(UUID id) {
+        super(id);
+    }
+}

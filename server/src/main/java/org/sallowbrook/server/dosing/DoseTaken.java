@@ -1,0 +1,26 @@
+package org.sallowbrook.server.dosing;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.sallowbrook.server.platform.Owned;
+
+@Entity
+@Table(name = "dose_taken")
+class DoseTaken extends Owned {
+
+    UUID courseId = new UUID(0, 0);
+    LocalDate onDay = LocalDate.EPOCH;
+    int slot;
+    double ml;
+    String tickedBy = "";
+    Instant tickedAt = Instant.EPOCH;
+
+    protected DoseTaken() {}
+
+    DoseTaken(UUID id) {
+        super(id);
+    }
+}

@@ -1,0 +1,443 @@
+package org.sallowbrook.server.dosing;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.Dose;
+import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.CoreVersion;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.ShelfService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Courses and the doses taken of them; every gate runs when a course is saved and again at each dose. */
+@Service
+@Transactional
+public class DosingService {
+
+    public record PatternRequest(
+            Course.Kind kind,
+            @Nullable Integer onDays,
+            @Nullable Integer offDays,
+            @Nullable Integer daysPerMonth,
+            @Nullable Double everyHours) {
+        Course.Pattern toCore() {
+            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours);
+        }
+    }
+
+    public record RampRequest(Double startFraction, Integer days) {
+        static Course.@Nullable Slope toCore(@Nullable RampRequest r) {
+            return r == null ? null : new Course.Slope(r.startFraction(), r.days());
+        }
+    }
+
+    public record TaperRequest(Double endFraction, Integer days) {
+        static Course.@Nullable Slope toCore(@Nullable TaperRequest r) {
+            return r == null ? null : new Course.Slope(r.endFraction(), r.days());
+        }
+    }
+
+    public enum Relation {
+        BEFORE_MEAL,
+        WITH_MEAL,
+        AFTER_MEAL,
+        BEDTIME,
+        ANY
+    }
+
+    public record TimingRequest(Relation relation, @Nullable Integer minutes) {}
+
+    public record CourseRequest(
+            UUID id,
+            UUID personId,
+            UUID lotId,
+            @Nullable String use,
+            DosingGate.Way way,
+            Double perDoseMl,
+            Integer timesPerDay,
+            PatternRequest pattern,
+            @Nullable RampRequest ramp,
+            @Nullable TaperRequest taper,
+            Integer courseDays,
+            @Nullable TimingRequest timing,
+            LocalDate startOn,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
+
+    public record DayView(LocalDate date, Integer doses, Double perDoseMl) {}
+
+    /** @param driedGPerDay on a full day, all doses of this product */
+    public record CoursePlanView(
+            List<DayView> days,
+            Double totalMl,
+            LocalDate lastDay,
+            Double bottleMl,
+            @Nullable LocalDate runsOutOn,
+            @Nullable Range driedGPerDay,
+            Double alcoholGPerDose,
+            List<Finding> findings,
+            List<String> because,
+            List<String> dangerSigns) {}
+
+    public record TakenView(LocalDate date, Integer slot, Double ml, String by) {}
+
+    public record CourseView(
+            UUID id,
+            Long version,
+            UUID personId,
+            String person,
+            UUID lotId,
+            String lotCode,
+            String product,
+            @Nullable String use,
+            DosingGate.Way way,
+            @Nullable TimingRequest timing,
+            LocalDate startOn,
+            LocalDate lastDay,
+            Double totalMl,
+            String status,
+            Boolean dosable,
+            List<DayView> days,
+            List<TakenView> taken,
+            List<Finding> findings,
+            List<String> dangerSigns) {}
+
+    public record DoseRequest(UUID id, LocalDate on, Integer slot) {}
+
+    /** @param well whether nothing bad happened */
+    public record TrialRequest(UUID id, UUID personId, String taxonId, LocalDate on, String reaction, Boolean well) {}
+
+    public record TrialView(UUID id, UUID personId, String taxonId, LocalDate on, String reaction, Boolean well) {}
+
+    private final Courses courses;
+    private final DosesTaken doses;
+    private final PlantTrials trials;
+    private final PeopleService people;
+    private final ShelfService shelf;
+    private final Gatekeeper gatekeeper;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    DosingService(
+            Courses courses,
+            DosesTaken doses,
+            PlantTrials trials,
+            PeopleService people,
+            ShelfService shelf,
+            Gatekeeper gatekeeper,
+            Clock clock,
+            JsonMapper json) {
+        this.courses = courses;
+        this.doses = doses;
+        this.trials = trials;
+        this.people = people;
+        this.shelf = shelf;
+        this.gatekeeper = gatekeeper;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    @Transactional(readOnly = true)
+    public CoursePlanView check(CourseRequest request) {
+        Course.Plan plan = plan(request);
+        ShelfService.LotView lot = finished(request.lotId());
+        Product product = shelf.product(request.lotId());
+        Person person = people.person(request.personId());
+        Dose.Result dose = dose(request, product, person);
+        return new CoursePlanView(
+                days(plan),
+                plan.totalMl(),
+                plan.lastDay(),
+                lot.remaining(),
+                runsOut(plan, lot.remaining()),
+                product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
+                dose.alcoholGPerDose(),
+                findings(request, plan, people.today()),
+                product.driedEquivalentGPerMl() == null ? List.of() : dose.because(),
+                DosingGate.DANGER_SIGNS);
+    }
+
+    public CourseView add(CourseRequest request) {
+        CourseEntity known = courses.findById(request.id()).orElse(null);
+        if (known != null) {
+            return view(known);
+        }
+        finished(request.lotId());
+        Course.Plan plan = plan(request);
+        gatekeeper.pass("course", request.id(), findings(request, plan, people.today()), request.acknowledged());
+        CourseEntity course = new CourseEntity(request.id());
+        course.personId = request.personId();
+        course.lotId = request.lotId();
+        course.purpose = request.use();
+        course.way = request.way();
+        course.plan = json.writeValueAsString(request);
+        course.startOn = request.startOn();
+        course.lastDay = plan.lastDay();
+        course.totalMl = plan.totalMl();
+        course.coreVersion = CoreVersion.CURRENT;
+        return view(courses.saveAndFlush(course));
+    }
+
+    @Transactional(readOnly = true)
+    public List<CourseView> all() {
+        return courses.findAllByOrderByStartOnDescIdDesc().stream()
+                .map(this::view)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public CourseView one(UUID id) {
+        return view(find(id));
+    }
+
+    /** Ticks off one dose; the same slot of the same day counts once. */
+    public CourseView take(UUID id, DoseRequest request) {
+        CourseEntity course = find(id);
+        List<DoseTaken> taken = doses.findAllByCourseId(id);
+        if (taken.stream()
+                .anyMatch(d -> d.id.equals(request.id()) || d.onDay.equals(request.on()) && d.slot == request.slot())) {
+            return view(course);
+        }
+        CourseRequest planned = planned(course);
+        Course.Plan plan = plan(planned);
+        Course.Day day = plan.days().stream()
+                .filter(d -> d.date().equals(request.on()))
+                .findFirst()
+                .orElse(null);
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(!request.on().isAfter(today), "on", "must not be in the future")
+                .that(day != null && day.doses() > 0, "on", "is not a day of this course with a dose")
+                .that(
+                        day == null || request.slot() >= 1 && request.slot() <= day.doses(),
+                        "slot",
+                        "is not planned that day")
+                .done();
+        List<Finding> findings = findings(planned, plan, request.on());
+        boolean held = findings.stream().anyMatch(f -> f.severity() == Severity.STOP || f.severity() == Severity.HOLD);
+        if (held) {
+            throw new Problem.Refused(findings);
+        }
+        DoseTaken dose = new DoseTaken(request.id());
+        dose.courseId = id;
+        dose.onDay = request.on();
+        dose.slot = request.slot();
+        dose.ml = java.util.Objects.requireNonNull(day).perDoseMl();
+        dose.tickedBy = Member.current().displayName();
+        dose.tickedAt = clock.instant();
+        doses.saveAndFlush(dose);
+        shelf.pour(course.lotId, dose.ml);
+        return view(course);
+    }
+
+    public CourseView end(UUID id, @Nullable String ifMatch) {
+        CourseEntity course = find(id);
+        course.checkVersion(ifMatch);
+        course.status = CourseEntity.Status.ENDED;
+        return view(courses.saveAndFlush(course));
+    }
+
+    public TrialView trial(TrialRequest request) {
+        people.one(request.personId());
+        Checks.begin()
+                .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
+                .that(
+                        !request.reaction().isBlank() && request.reaction().length() <= 300,
+                        "reaction",
+                        "must say how it went, in at most 300 letters")
+                .done();
+        PlantTrial trial = trials.findById(request.id()).orElse(null);
+        if (trial == null) {
+            trial = new PlantTrial(request.id());
+            trial.personId = request.personId();
+            trial.taxonId = request.taxonId();
+            trial.onDay = request.on();
+            trial.reaction = request.reaction().strip();
+            trial.well = request.well();
+            trial = trials.saveAndFlush(trial);
+        }
+        return view(trial);
+    }
+
+    @Transactional(readOnly = true)
+    public List<TrialView> trials(UUID personId) {
+        people.one(personId);
+        return trials.findAllByPersonId(personId).stream()
+                .map(DosingService::view)
+                .toList();
+    }
+
+    private static TrialView view(PlantTrial t) {
+        return new TrialView(t.id, t.personId, t.taxonId, t.onDay, t.reaction, t.well);
+    }
+
+    private ShelfService.LotView finished(UUID lotId) {
+        ShelfService.LotView lot = shelf.lot(lotId);
+        Checks.begin()
+                .that(lot.kind().finished(), "lotId", "must name a bottle, flask or tin")
+                .done();
+        return lot;
+    }
+
+    private static Course.Plan plan(CourseRequest r) {
+        return Course.plan(new Course.Request(
+                r.startOn(),
+                r.perDoseMl(),
+                r.timesPerDay(),
+                r.pattern().toCore(),
+                RampRequest.toCore(r.ramp()),
+                TaperRequest.toCore(r.taper()),
+                r.courseDays()));
+    }
+
+    private Dose.Result dose(CourseRequest r, Product product, Person person) {
+        return Dose.reckon(new Dose.Request(
+                new Dose.Measured(
+                        product.driedEquivalentGPerMl() == null
+                                ? org.sallowbrook.core.measure.Interval.exactly(0)
+                                : product.driedEquivalentGPerMl(),
+                        product.strength(),
+                        null,
+                        null,
+                        null,
+                        null),
+                r.perDoseMl(),
+                Dose.Unit.ML,
+                r.timesPerDay(),
+                null,
+                new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm())));
+    }
+
+    /** Every gate, with what the person takes besides. */
+    private List<Finding> findings(CourseRequest r, Course.Plan plan, LocalDate on) {
+        Product product = shelf.product(r.lotId());
+        Person person = people.person(r.personId());
+        double mostPerDose =
+                plan.days().stream().mapToDouble(Course.Day::perDoseMl).max().orElse(0);
+        double mostPerDay = plan.days().stream()
+                .mapToDouble(d -> d.perDoseMl() * d.doses())
+                .max()
+                .orElse(0);
+        List<PlantTrial> tried = trials.findAllByPersonId(r.personId());
+        Set<String> well =
+                tried.stream().filter(t -> t.well).map(t -> t.taxonId).collect(Collectors.toSet());
+        Set<String> badly =
+                tried.stream().filter(t -> !t.well).map(t -> t.taxonId).collect(Collectors.toSet());
+        boolean trialDone =
+                product.herbs().stream().allMatch(h -> well.contains(h.taxon().id()));
+        List<Finding> findings = DosingGate.check(
+                product,
+                person,
+                new DosingGate.Intake(
+                        r.way(), r.use(), mostPerDose, mostPerDay, r.courseDays(), others(r, on), trialDone, false),
+                on);
+        for (Product.Herb herb : product.herbs()) {
+            if (badly.contains(herb.taxon().id())) {
+                findings.add(Finding.stop(
+                        "REACTED",
+                        person.name() + " reacted badly to " + herb.taxon().commonName() + " in a trial.",
+                        "Do not take it; ask a doctor before trying again."));
+            }
+        }
+        return findings;
+    }
+
+    /** Dried grams a day of each plant from the person's other running courses. */
+    private Map<String, Double> others(CourseRequest r, LocalDate on) {
+        Map<String, Double> sum = new HashMap<>();
+        for (CourseEntity other : courses.findAllByPersonIdAndStatus(r.personId(), CourseEntity.Status.RUNNING)) {
+            if (other.id.equals(r.id()) || other.lastDay.isBefore(on)) {
+                continue;
+            }
+            Product product = shelf.product(other.lotId);
+            if (product.driedEquivalentGPerMl() == null || other.way != DosingGate.Way.MOUTH) {
+                continue;
+            }
+            double mostPerDay = plan(planned(other)).days().stream()
+                    .mapToDouble(d -> d.perDoseMl() * d.doses())
+                    .max()
+                    .orElse(0);
+            for (Product.Herb herb : product.herbs()) {
+                sum.merge(
+                        herb.taxon().id(),
+                        mostPerDay * product.driedEquivalentGPerMl().high() * herb.fraction(),
+                        Double::sum);
+            }
+        }
+        return sum;
+    }
+
+    private static @Nullable LocalDate runsOut(Course.Plan plan, double bottleMl) {
+        double left = bottleMl;
+        for (Course.Day day : plan.days()) {
+            left -= day.doses() * day.perDoseMl();
+            if (left < -1e-9) {
+                return day.date();
+            }
+        }
+        return null;
+    }
+
+    private static List<DayView> days(Course.Plan plan) {
+        return plan.days().stream()
+                .map(d -> new DayView(d.date(), d.doses(), d.perDoseMl()))
+                .toList();
+    }
+
+    private CourseRequest planned(CourseEntity course) {
+        return json.readValue(course.plan, CourseRequest.class);
+    }
+
+    private CourseEntity find(UUID id) {
+        return courses.findById(id).orElseThrow(() -> new Problem.NotFound("course"));
+    }
+
+    private CourseView view(CourseEntity c) {
+        CourseRequest request = planned(c);
+        Course.Plan plan = plan(request);
+        ShelfService.LotView lot = shelf.lot(c.lotId);
+        List<Finding> findings = findings(request, plan, people.today());
+        boolean dosable =
+                findings.stream().noneMatch(f -> f.severity() == Severity.STOP || f.severity() == Severity.HOLD);
+        return new CourseView(
+                c.id,
+                c.version == null ? 0 : c.version,
+                c.personId,
+                people.one(c.personId).name(),
+                c.lotId,
+                lot.code(),
+                lot.name(),
+                c.purpose,
+                c.way,
+                request.timing(),
+                c.startOn,
+                c.lastDay,
+                c.totalMl,
+                c.status.name(),
+                dosable && c.status == CourseEntity.Status.RUNNING,
+                days(plan),
+                doses.findAllByCourseId(c.id).stream()
+                        .map(d -> new TakenView(d.onDay, d.slot, d.ml, d.tickedBy))
+                        .toList(),
+                findings,
+                DosingGate.DANGER_SIGNS);
+    }
+}

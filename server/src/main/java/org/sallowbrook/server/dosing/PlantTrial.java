@@ -1,0 +1,25 @@
+package org.sallowbrook.server.dosing;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.sallowbrook.server.platform.Owned;
+
+/** A person's first small trial of a plant and how it went. */
+@Entity
+@Table(name = "plant_trial")
+class PlantTrial extends Owned {
+
+    UUID personId = new UUID(0, 0);
+    String taxonId = "";
+    LocalDate onDay = LocalDate.EPOCH;
+    String reaction = "";
+    boolean well;
+
+    protected PlantTrial() {}
+
+    PlantTrial(UUID id) {
+        super(id);
+    }
+}

@@ -1,0 +1,64 @@
+package org.sallowbrook.server.drying;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.field.FieldService;
+import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/drying")
+class DryingController {
+
+    private final DryingService drying;
+
+    DryingController(DryingService drying) {
+        this.drying = drying;
+    }
+
+    @GetMapping("/runs")
+    List<DryingService.RunView> runs() {
+        return drying.all();
+    }
+
+    @GetMapping("/waiting")
+    List<FieldService.HarvestView> waiting() {
+        return drying.waiting();
+    }
+
+    @GetMapping("/runs/{id}")
+    DryingService.RunView run(@PathVariable UUID id) {
+        return drying.one(id);
+    }
+
+    @PostMapping("/runs")
+    DryingService.RunView start(@RequestBody DryingService.StartRequest request) {
+        return drying.start(request);
+    }
+
+    @PostMapping("/runs/{id}/weighings")
+    DryingService.RunView weigh(@PathVariable UUID id, @RequestBody DryingService.WeighingRequest request) {
+        return drying.weigh(id, request);
+    }
+
+    @PutMapping("/runs/{id}/condition")
+    DryingService.RunView condition(
+            @PathVariable UUID id,
+            @RequestBody DryingService.ConditionRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return drying.condition(id, request, ifMatch);
+    }
+
+    @PostMapping("/runs/{id}/mould")
+    DryingService.RunView mould(@PathVariable UUID id) {
+        return drying.mould(id);
+    }
+}

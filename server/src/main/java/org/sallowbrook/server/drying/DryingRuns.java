@@ -1,0 +1,11 @@
+package org.sallowbrook.server.drying;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DryingRuns extends JpaRepository<DryingRun, UUID> {
+    List<DryingRun> findAllByOrderByStartedAtDesc();
+
+    boolean existsByHarvestId(UUID harvestId);
+}

@@ -1,0 +1,326 @@
+package org.sallowbrook.server.drying;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.drying.Drying;
+import org.sallowbrook.core.drying.Weighing;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Range;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lots on the rack: from the first weighing until a jar takes them or mould does. */
+@Service
+@Transactional
+public class DryingService {
+
+    private static final double TARGET_MOISTURE = 0.10;
+
+    /** @param moisture at the start, wet basis; null for the card's or the general range of the part */
+    public record StartRequest(
+            UUID id,
+            UUID harvestId,
+            String rack,
+            Instant at,
+            Double freshG,
+            @Nullable Range moisture,
+            @Nullable Double temperatureC,
+            @Nullable Double relativeHumidity) {}
+
+    public record WeighingRequest(UUID id, Instant at, Double massG, WeighingSource source) {}
+
+    /** What is read at the rack; each value replaces the one before. */
+    public record ConditionRequest(
+            @Nullable Double temperatureC,
+            @Nullable Double relativeHumidity,
+            Drying.@Nullable PhysicalTest physicalTest,
+            Boolean working,
+            Instant at) {}
+
+    public record WeighingView(UUID id, Instant at, Double rackHours, Double massG, String weighedBy) {}
+
+    public record PointView(Double rackHours, Double massG) {}
+
+    public record RemainingView(Double low, Double likely, Double high) {}
+
+    public record RunView(
+            UUID id,
+            Long version,
+            UUID harvestId,
+            String code,
+            String taxonId,
+            String commonName,
+            Taxon.Part part,
+            String rack,
+            String status,
+            Instant startedAt,
+            Double freshG,
+            Range initialMoisture,
+            Double targetMoisture,
+            @Nullable Double temperatureC,
+            @Nullable Double relativeHumidity,
+            Drying.@Nullable PhysicalTest physicalTest,
+            Boolean mouldSeen,
+            Boolean working,
+            Double rackHoursNow,
+            List<WeighingView> weighings,
+            @Nullable Range targetG,
+            @Nullable Range moistureNow,
+            @Nullable RemainingView remainingHours,
+            Drying.Model model,
+            Double equilibriumMoisture,
+            Boolean constantMass,
+            Boolean done,
+            List<PointView> curve,
+            List<Finding> findings,
+            List<String> because) {}
+
+    private final DryingRuns runs;
+    private final Weighings weighings;
+    private final FieldService field;
+    private final HerbariumService herbarium;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    DryingService(
+            DryingRuns runs,
+            Weighings weighings,
+            FieldService field,
+            HerbariumService herbarium,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.runs = runs;
+        this.weighings = weighings;
+        this.field = field;
+        this.herbarium = herbarium;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<RunView> all() {
+        return runs.findAllByOrderByStartedAtDesc().stream().map(this::view).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public RunView one(UUID id) {
+        return view(find(id));
+    }
+
+    /** Harvests not yet on a rack. */
+    @Transactional(readOnly = true)
+    public List<FieldService.HarvestView> waiting() {
+        return field.harvests().stream()
+                .filter(h -> !runs.existsByHarvestId(h.id()))
+                .toList();
+    }
+
+    public RunView start(StartRequest request) {
+        DryingRun known = runs.findById(request.id()).orElse(null);
+        if (known != null) {
+            return view(known);
+        }
+        FieldService.HarvestView harvest = field.harvest(request.harvestId());
+        if (runs.existsByHarvestId(harvest.id())) {
+            throw new Problem.Conflict("This harvest is on a rack already.");
+        }
+        notInFuture(request.at());
+        Moisture moisture = request.moisture() == null
+                ? field.freshMoisture(harvest.id())
+                : request.moisture().moisture();
+        DryingRun run = new DryingRun(request.id());
+        run.harvestId = harvest.id();
+        run.code = "D" + harvest.code().substring(1);
+        run.taxonId = harvest.taxonId();
+        run.part = harvest.part();
+        Checks.begin()
+                .that(!request.rack().isBlank() && request.rack().length() <= 120, "rack", "must have 1 to 120 letters")
+                .that(
+                        (request.temperatureC() == null) == (request.relativeHumidity() == null),
+                        "relativeHumidity",
+                        "and temperatureC go together")
+                .done();
+        run.rack = request.rack().strip();
+        run.startedAt = request.at();
+        run.freshG = request.freshG();
+        run.moistureLow = moisture.low();
+        run.moistureHigh = moisture.high();
+        run.targetMoisture = TARGET_MOISTURE;
+        run.temperatureC = request.temperatureC();
+        run.relativeHumidity = request.relativeHumidity();
+        reckon(run, List.of());
+        return view(runs.saveAndFlush(run));
+    }
+
+    public RunView weigh(UUID id, WeighingRequest request) {
+        DryingRun run = find(id);
+        if (weighings.existsById(request.id())) {
+            return view(run);
+        }
+        mustBeDrying(run);
+        notInFuture(request.at());
+        List<WeighingEntity> before = weighings.findAllByRunIdOrderByRackHours(id);
+        double hours = run.rackHours(request.at());
+        double lastHours = before.isEmpty() ? 0 : before.get(before.size() - 1).rackHours;
+        Checks.begin()
+                .that(
+                        request.at().isAfter(run.startedAt) && hours > lastHours,
+                        "at",
+                        "must be later, in rack time, than the weighing before")
+                .that(request.massG() <= run.freshG * 1.02, "massG", "must not be more than it weighed fresh")
+                .done();
+        WeighingEntity weighing = new WeighingEntity(request.id());
+        weighing.runId = id;
+        weighing.at = request.at();
+        weighing.rackHours = hours;
+        weighing.massG = request.massG();
+        weighing.weighedBy = Member.current().displayName();
+        weighing.source = request.source();
+        new Weighing(hours, weighing.massG);
+        weighings.saveAndFlush(weighing);
+        return view(run);
+    }
+
+    public RunView condition(UUID id, ConditionRequest request, @Nullable String ifMatch) {
+        DryingRun run = find(id);
+        run.checkVersion(ifMatch);
+        mustBeDrying(run);
+        notInFuture(request.at());
+        Checks.begin()
+                .that(
+                        (request.temperatureC() == null) == (request.relativeHumidity() == null),
+                        "relativeHumidity",
+                        "and temperatureC go together")
+                .done();
+        run.temperatureC = request.temperatureC();
+        run.relativeHumidity = request.relativeHumidity();
+        run.physicalTest = request.physicalTest();
+        boolean working = run.pausedSince == null;
+        if (working && !request.working()) {
+            run.pausedSince = request.at();
+        } else if (!working && request.working() && run.pausedSince != null) {
+            run.pausedSeconds +=
+                    Math.max(0, Duration.between(run.pausedSince, request.at()).toSeconds());
+            run.pausedSince = null;
+        }
+        reckon(run, weighings.findAllByRunIdOrderByRackHours(id));
+        return view(runs.saveAndFlush(run));
+    }
+
+    /** The whole lot is lost; whatever was made from it is found by whoever listens. */
+    public RunView mould(UUID id) {
+        DryingRun run = find(id);
+        if (run.status != DryingRun.Status.DESTROYED) {
+            run.mouldSeen = true;
+            run.status = DryingRun.Status.DESTROYED;
+            runs.saveAndFlush(run);
+            events.publishEvent(new LotMoulded(run.id, run.harvestId, run.code));
+        }
+        return view(run);
+    }
+
+    /** For the shelf: where a lot stands, as core sees it. */
+    @Transactional(readOnly = true)
+    public Drying.Result reckoning(UUID id) {
+        return reckon(find(id), weighings.findAllByRunIdOrderByRackHours(id));
+    }
+
+    /** For the shelf: the lot has gone into a jar. */
+    public void jarred(UUID id) {
+        DryingRun run = find(id);
+        mustBeDrying(run);
+        run.status = DryingRun.Status.JARRED;
+        runs.saveAndFlush(run);
+    }
+
+    private static void mustBeDrying(DryingRun run) {
+        if (run.status != DryingRun.Status.DRYING) {
+            throw new Problem.Conflict(
+                    run.status == DryingRun.Status.JARRED
+                            ? "This lot is in its jar already."
+                            : "This lot was thrown away for mould.");
+        }
+    }
+
+    private void notInFuture(Instant at) {
+        Checks.begin()
+                .that(!at.isAfter(clock.instant().plusSeconds(60)), "at", "must not be in the future")
+                .that(at.isAfter(clock.instant().minus(Duration.ofDays(7300))), "at", "must be within twenty years")
+                .done();
+    }
+
+    private DryingRun find(UUID id) {
+        return runs.findById(id).orElseThrow(() -> new Problem.NotFound("drying lot"));
+    }
+
+    private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed) {
+        List<Weighing> points = new ArrayList<>();
+        weighed.forEach(w -> points.add(new Weighing(w.rackHours, w.massG)));
+        Double humidity = run.relativeHumidity;
+        return Drying.reckon(new Drying.Request(
+                run.freshG,
+                Moisture.of(run.moistureLow, run.moistureHigh),
+                run.targetMoisture,
+                points,
+                run.temperatureC == null || humidity == null ? null : new Drying.Air(run.temperatureC, humidity),
+                run.physicalTest));
+    }
+
+    private RunView view(DryingRun run) {
+        List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(run.id);
+        Drying.Result r = reckon(run, weighed);
+        return new RunView(
+                run.id,
+                run.version == null ? 0 : run.version,
+                run.harvestId,
+                run.code,
+                run.taxonId,
+                herbarium.taxon(run.taxonId).commonName(),
+                run.part,
+                run.rack,
+                run.status.name(),
+                run.startedAt,
+                run.freshG,
+                new Range(run.moistureLow, run.moistureHigh),
+                run.targetMoisture,
+                run.temperatureC,
+                run.relativeHumidity,
+                run.physicalTest,
+                run.mouldSeen,
+                run.pausedSince == null,
+                run.rackHours(clock.instant()),
+                weighed.stream()
+                        .map(w -> new WeighingView(w.id, w.at, w.rackHours, w.massG, w.weighedBy))
+                        .toList(),
+                r.targetG() == null ? null : Range.of(r.targetG()),
+                r.moistureNow() == null ? null : Range.of(r.moistureNow()),
+                r.remaining() == null
+                        ? null
+                        : new RemainingView(
+                                r.remaining().lowHours(),
+                                r.remaining().likelyHours(),
+                                r.remaining().highHours()),
+                r.model(),
+                r.equilibriumMoisture(),
+                r.constantMass(),
+                r.done(),
+                r.curve().stream()
+                        .map(p -> new PointView(p.rackHours(), p.massG()))
+                        .toList(),
+                r.findings(),
+                r.because());
+    }
+}

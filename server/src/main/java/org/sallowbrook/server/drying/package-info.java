@@ -1,0 +1,9 @@
+/** Lots on the rack and their weighings; knows no storage. Uses field. */
+@ApplicationModule(
+        displayName = "drying",
+        allowedDependencies = {"platform", "herbarium", "field"})
+@NullMarked
+package org.sallowbrook.server.drying;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

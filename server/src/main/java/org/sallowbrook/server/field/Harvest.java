@@ -1,0 +1,40 @@
+package org.sallowbrook.server.field;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.server.platform.Owned;
+
+@Entity
+@Table(name = "harvest")
+class Harvest extends Owned {
+
+    UUID standId = new UUID(0, 0);
+    String code = "";
+    String taxonId = "";
+
+    @Enumerated(EnumType.STRING)
+    Taxon.Part part = Taxon.Part.HERB;
+
+    LocalDate onDay = LocalDate.EPOCH;
+
+    @Column(name = "mass_g")
+    double massG;
+
+    double shareTaken;
+    String weather = "";
+    String tells = "";
+    boolean examinedSingly;
+    String pickedBy = "";
+
+    protected Harvest() {}
+
+    Harvest(UUID id) {
+        super(id);
+    }
+}

@@ -1,0 +1,20 @@
+package org.sallowbrook.server.field;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface Harvests extends JpaRepository<Harvest, UUID> {
+    List<Harvest> findAllByOrderByOnDayDescIdDesc();
+
+    List<Harvest> findAllByStandIdOrderByOnDayDesc(UUID standId);
+
+    @Query("select coalesce(sum(h.shareTaken), 0) from Harvest h"
+            + " where h.standId = :stand and h.part = :part and h.onDay >= :from and h.onDay <= :to")
+    double sharePicked(UUID stand, Taxon.Part part, LocalDate from, LocalDate to);
+
+    long countByOnDay(LocalDate onDay);
+}

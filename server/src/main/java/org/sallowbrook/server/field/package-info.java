@@ -1,0 +1,9 @@
+/** Stands, identifications of them, harvests. Uses herbarium, identification. */
+@ApplicationModule(
+        displayName = "field",
+        allowedDependencies = {"platform", "household", "herbarium", "identification"})
+@NullMarked
+package org.sallowbrook.server.field;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

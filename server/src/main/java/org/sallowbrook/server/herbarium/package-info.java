@@ -1,0 +1,9 @@
+/** Reads plant cards into core types and serves them. Uses platform. */
+@ApplicationModule(
+        displayName = "herbarium",
+        allowedDependencies = {"platform"})
+@NullMarked
+package org.sallowbrook.server.herbarium;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,40 @@
+package org.sallowbrook.server.household;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.UUID;
+import org.sallowbrook.server.platform.Member;
+
+/** A sign-in. Not filtered by household: whoever signs in has none yet. */
+@Entity
+@Table(name = "account")
+class Account {
+
+    @Id
+    UUID id = new UUID(0, 0);
+
+    @Column(name = "household_id")
+    UUID householdId = new UUID(0, 0);
+
+    String username = "";
+    String displayName = "";
+    String passwordHash = "";
+
+    @Enumerated(EnumType.STRING)
+    Member.Role role = Member.Role.READER;
+
+    protected Account() {}
+
+    Account(UUID id, UUID householdId, String username, String displayName, String passwordHash, Member.Role role) {
+        this.id = id;
+        this.householdId = householdId;
+        this.username = username;
+        this.displayName = displayName;
+        this.passwordHash = passwordHash;
+        this.role = role;
+    }
+}

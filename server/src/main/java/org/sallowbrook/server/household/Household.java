@@ -1,0 +1,28 @@
+package org.sallowbrook.server.household;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+@Entity
+@Table(name = "household")
+class Household {
+
+    @Id
+    UUID id = new UUID(0, 0);
+
+    String name = "";
+    String zone = "";
+    Instant createdAt = Instant.EPOCH;
+
+    protected Household() {}
+
+    Household(UUID id, String name, String zone, Instant createdAt) {
+        this.id = id;
+        this.name = name;
+        this.zone = zone;
+        this.createdAt = createdAt;
+    }
+}

@@ -1,0 +1,48 @@
+package org.sallowbrook.server.household;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/people")
+class PeopleController {
+
+    private final PeopleService people;
+
+    PeopleController(PeopleService people) {
+        this.people = people;
+    }
+
+    @GetMapping
+    List<PeopleService.PersonView> all() {
+        return people.all();
+    }
+
+    @GetMapping("/{id}")
+    PeopleService.PersonView one(@PathVariable UUID id) {
+        return people.one(id);
+    }
+
+    @PostMapping
+    PeopleService.PersonView add(@RequestBody PeopleService.PersonRequest request) {
+        return people.add(request);
+    }
+
+    @PutMapping("/{id}")
+    PeopleService.PersonView change(
+            @PathVariable UUID id,
+            @RequestBody PeopleService.PersonRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return people.change(id, request, ifMatch);
+    }
+}

@@ -1,0 +1,195 @@
+package org.sallowbrook.server.household;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.Period;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Condition;
+import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The people of the household and those given something, and what day it is where they live. */
+@Service
+@Transactional
+public class PeopleService {
+
+    public record PersonRequest(
+            UUID id,
+            String name,
+            LocalDate bornOn,
+            @Nullable Double weightKg,
+            @Nullable Double heightCm,
+            @Nullable Integer trimester,
+            Boolean breastFeeding,
+            List<Condition> conditions,
+            List<MedicineClass> medicines,
+            List<String> allergyFamilies,
+            @Nullable LocalDate operationOn,
+            Boolean recipient) {}
+
+    public record PersonView(
+            UUID id,
+            Long version,
+            String name,
+            LocalDate bornOn,
+            Integer ageYears,
+            @Nullable Double weightKg,
+            @Nullable Double heightCm,
+            @Nullable Integer trimester,
+            Boolean breastFeeding,
+            List<Condition> conditions,
+            List<MedicineClass> medicines,
+            List<String> allergyFamilies,
+            @Nullable LocalDate operationOn,
+            Boolean recipient) {}
+
+    private final People people;
+    private final Households households;
+    private final Clock clock;
+
+    PeopleService(People people, Households households, Clock clock) {
+        this.people = people;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public ZoneId zone() {
+        return ZoneId.of(households
+                .findById(Member.current().householdId())
+                .orElseThrow(() -> new Problem.NotFound("household"))
+                .zone);
+    }
+
+    /** Today where the household lives. */
+    @Transactional(readOnly = true)
+    public LocalDate today() {
+        return LocalDate.now(clock.withZone(zone()));
+    }
+
+    @Transactional(readOnly = true)
+    public List<PersonView> all() {
+        LocalDate today = today();
+        return people.findAllByOrderByBornOn().stream().map(p -> view(p, today)).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public PersonView one(UUID id) {
+        return view(find(id), today());
+    }
+
+    /** For the gates. */
+    @Transactional(readOnly = true)
+    public Person person(UUID id) {
+        PersonEntity p = find(id);
+        return person(p, Period.between(p.bornOn, today()).getYears());
+    }
+
+    /** Records somebody; a repeated request changes nothing. */
+    public PersonView add(PersonRequest request) {
+        PersonEntity existing = people.findById(request.id()).orElse(null);
+        if (existing == null) {
+            existing = new PersonEntity(request.id());
+            fill(existing, request);
+            existing = people.saveAndFlush(existing);
+        }
+        return view(existing, today());
+    }
+
+    public PersonView change(UUID id, PersonRequest request, @Nullable String ifMatch) {
+        PersonEntity entity = find(id);
+        entity.checkVersion(ifMatch);
+        fill(entity, request);
+        return view(people.saveAndFlush(entity), today());
+    }
+
+    private PersonEntity find(UUID id) {
+        return people.findById(id).orElseThrow(() -> new Problem.NotFound("person"));
+    }
+
+    private void fill(PersonEntity entity, PersonRequest request) {
+        LocalDate today = today();
+        Checks.begin()
+                .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(!request.bornOn().isAfter(today), "bornOn", "must not be in the future")
+                .that(request.bornOn().isAfter(today.minusYears(130)), "bornOn", "must be within 130 years")
+                .that(
+                        request.operationOn() == null || !request.operationOn().isBefore(today.minusYears(1)),
+                        "operationOn",
+                        "must not be long past")
+                .done();
+        entity.name = request.name().strip();
+        entity.bornOn = request.bornOn();
+        entity.weightKg = request.weightKg();
+        entity.heightCm = request.heightCm();
+        entity.trimester = request.trimester();
+        entity.breastFeeding = request.breastFeeding();
+        entity.conditions = join(request.conditions());
+        entity.medicines = join(request.medicines());
+        entity.allergyFamilies =
+                request.allergyFamilies().stream().map(String::strip).collect(Collectors.joining(","));
+        entity.operationOn = request.operationOn();
+        entity.recipient = request.recipient();
+        person(entity, Period.between(entity.bornOn, today).getYears());
+    }
+
+    private static Person person(PersonEntity p, int age) {
+        return new Person(
+                p.name,
+                age,
+                p.weightKg,
+                p.heightCm,
+                p.trimester,
+                p.breastFeeding,
+                split(p.conditions, Condition.class),
+                split(p.medicines, MedicineClass.class),
+                texts(p.allergyFamilies),
+                p.operationOn);
+    }
+
+    private static PersonView view(PersonEntity p, LocalDate today) {
+        return new PersonView(
+                p.id,
+                p.version == null ? 0 : p.version,
+                p.name,
+                p.bornOn,
+                Period.between(p.bornOn, today).getYears(),
+                p.weightKg,
+                p.heightCm,
+                p.trimester,
+                p.breastFeeding,
+                List.copyOf(split(p.conditions, Condition.class)),
+                List.copyOf(split(p.medicines, MedicineClass.class)),
+                List.copyOf(texts(p.allergyFamilies)),
+                p.operationOn,
+                p.recipient);
+    }
+
+    private static String join(List<? extends Enum<?>> values) {
+        return values.stream().map(Enum::name).distinct().collect(Collectors.joining(","));
+    }
+
+    private static Set<String> texts(String joined) {
+        return Arrays.stream(joined.split(","))
+                .filter(s -> !s.isBlank())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static <E extends Enum<E>> Set<E> split(String joined, Class<E> type) {
+        return texts(joined).stream()
+                .map(s -> Enum.valueOf(type, s))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+}

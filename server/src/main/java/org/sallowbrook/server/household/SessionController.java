@@ -1,0 +1,107 @@
+package org.sallowbrook.server.household;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Member;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out, and the first account. */
+@RestController
+class SessionController {
+
+    record SignInRequest(String username, String password) {}
+
+    /** @param setup whether the first account is still to be made */
+    record SessionView(
+            Boolean signedIn,
+            Boolean setup,
+            Boolean demo,
+            @Nullable String name,
+            Member.@Nullable Role role,
+            @Nullable String household,
+            @Nullable LocalDate today) {}
+
+    private final SignIn signIn;
+    private final PeopleService people;
+    private final SecurityContextRepository contexts;
+    private final boolean demo;
+
+    SessionController(
+            SignIn signIn,
+            PeopleService people,
+            SecurityContextRepository contexts,
+            @Value("${sallowbrook.demo}") boolean demo) {
+        this.signIn = signIn;
+        this.people = people;
+        this.contexts = contexts;
+        this.demo = demo;
+    }
+
+    /** Also sets the XSRF-TOKEN cookie. */
+    @GetMapping("/api/session")
+    SessionView session(CsrfToken token) {
+        token.getToken();
+        var authentication = SecurityContextHolder.getContext().getAuthentication();
+        if (authentication != null && authentication.getPrincipal() instanceof Member member) {
+            return new SessionView(
+                    true,
+                    false,
+                    demo,
+                    member.displayName(),
+                    member.role(),
+                    signIn.householdName(member.householdId()),
+                    people.today());
+        }
+        return new SessionView(false, signIn.empty(), demo, null, null, null, null);
+    }
+
+    @PostMapping("/api/session")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signIn(@RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
+        remember(signIn.check(body.username(), body.password(), request.getRemoteAddr()), request, response);
+    }
+
+    @DeleteMapping("/api/session")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        SecurityContextHolder.clearContext();
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+    }
+
+    @PostMapping("/api/setup")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setup(@RequestBody SignIn.SetupRequest body, HttpServletRequest request, HttpServletResponse response) {
+        remember(signIn.open(body), request, response);
+    }
+
+    private void remember(Member member, HttpServletRequest request, HttpServletResponse response) {
+        // A new id, so that a session prepared by somebody else is worth nothing.
+        request.getSession(true);
+        request.changeSessionId();
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(new UsernamePasswordAuthenticationToken(
+                member, null, List.of(new SimpleGrantedAuthority("ROLE_" + member.role()))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+    }
+}

@@ -1,0 +1,131 @@
+package org.sallowbrook.server.household;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import io.github.bucket4j.Bucket;
+import io.github.bucket4j.ConsumptionProbe;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Checks who signs in, slowly enough that guessing is useless, and opens the first household. */
+@Service
+@Transactional
+public class SignIn {
+
+    private static final int TRIES = 8;
+    private static final Duration PER = Duration.ofMinutes(5);
+
+    public record SetupRequest(String household, String zone, String name, String username, String password) {}
+
+    private final Accounts accounts;
+    private final Households households;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+    private final Cache<String, Bucket> tries =
+            Caffeine.newBuilder().maximumSize(10_000).expireAfterAccess(PER).build();
+    private final String nobody;
+
+    SignIn(Accounts accounts, Households households, PasswordEncoder passwords, Clock clock) {
+        this.accounts = accounts;
+        this.households = households;
+        this.passwords = passwords;
+        this.clock = clock;
+        this.nobody = passwords.encode(UUID.randomUUID().toString());
+    }
+
+    /** @throws Problem.Throttled after eight failures in five minutes for a name and address */
+    Member check(String username, String password, String address) {
+        String key = username.strip().toLowerCase(Locale.ROOT);
+        Bucket bucket = tries.get(
+                key + " " + address,
+                k -> Bucket.builder()
+                        .addLimit(l -> l.capacity(TRIES).refillGreedy(TRIES, PER))
+                        .build());
+        ConsumptionProbe probe = bucket.tryConsumeAndReturnRemaining(1);
+        if (!probe.isConsumed()) {
+            throw new Problem.Throttled(TimeUnit.NANOSECONDS.toSeconds(probe.getNanosToWaitForRefill()) + 1);
+        }
+        Account account = accounts.findByUsername(key).orElse(null);
+        // The same work whether or not the name exists, so that time tells nothing.
+        boolean right = passwords.matches(password, account == null ? nobody : account.passwordHash);
+        if (account == null || !right) {
+            throw new Problem.SignInFailed();
+        }
+        bucket.addTokens(1);
+        return new Member(account.id, account.householdId, account.displayName, account.role);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean empty() {
+        return accounts.count() == 0;
+    }
+
+    /** Opens the first household with its keeper; only while there is none. */
+    public Member open(SetupRequest request) {
+        if (!empty()) {
+            throw new Problem.Conflict("There is an account already. Sign in.");
+        }
+        return create(request, Member.Role.KEEPER);
+    }
+
+    /** Opens a household. */
+    public Member create(SetupRequest request, Member.Role role) {
+        Checks.begin()
+                .that(
+                        !request.household().isBlank() && request.household().length() <= 120,
+                        "household",
+                        "must have 1 to 120 letters")
+                .that(isZone(request.zone()), "zone", "must be a time zone such as Europe/London")
+                .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(
+                        request.username().matches("[a-zA-Z0-9._-]{2,60}"),
+                        "username",
+                        "must have 2 to 60 letters, digits, dots or dashes")
+                .that(
+                        request.password().length() >= 10 && request.password().length() <= 200,
+                        "password",
+                        "must have 10 to 200 characters")
+                .done();
+        UUID household = Owned.newId();
+        households.save(new Household(household, request.household().strip(), request.zone(), clock.instant()));
+        return join(household, request.name(), request.username(), request.password(), role);
+    }
+
+    /** Adds an account to a household. */
+    public Member join(UUID household, String name, String username, String password, Member.Role role) {
+        Account account = accounts.save(new Account(
+                Owned.newId(),
+                household,
+                username.toLowerCase(Locale.ROOT),
+                name.strip(),
+                passwords.encode(password),
+                role));
+        return new Member(account.id, household, account.displayName, role);
+    }
+
+    @Transactional(readOnly = true)
+    public String householdName(UUID id) {
+        return households.findById(id).map(h -> h.name).orElse("");
+    }
+
+    private static boolean isZone(String zone) {
+        try {
+            ZoneId.of(zone);
+            return true;
+        } catch (DateTimeException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,9 @@
+/** Accounts, people and recipients. Uses platform. */
+@ApplicationModule(
+        displayName = "household",
+        allowedDependencies = {"platform"})
+@NullMarked
+package org.sallowbrook.server.household;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,94 @@
+package org.sallowbrook.server.identification;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.measure.CoreVersion;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.platform.Answer;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class IdentifyCalculator {
+
+    record ObservationRequest(String character, String state) {}
+
+    record IdentifyRequest(Integer month, LifeStage stage, String region, List<ObservationRequest> observations) {}
+
+    record CandidateView(String taxon, String commonName, Double posterior, Danger danger) {}
+
+    record QuestionView(String character, List<String> states, String why) {}
+
+    record ExcludedView(String taxon, List<String> by) {}
+
+    record OpenView(String taxon, List<String> would) {}
+
+    record TellableView(LifeStage stage, List<Integer> months, List<String> characters) {}
+
+    record VerdictView(
+            Identification.Status status,
+            @Nullable String taxon,
+            List<ExcludedView> excluded,
+            List<OpenView> open,
+            @Nullable TellableView tellableAt) {}
+
+    record IdentifyAnswer(
+            Boolean feasible,
+            String coreVersion,
+            List<CandidateView> candidates,
+            @Nullable QuestionView next,
+            VerdictView verdict,
+            List<Finding> findings) {}
+
+    private final HerbariumService herbarium;
+
+    IdentifyCalculator(HerbariumService herbarium) {
+        this.herbarium = herbarium;
+    }
+
+    @PostMapping("/api/calculators/identify")
+    IdentifyAnswer identify(@RequestBody IdentifyRequest request) {
+        var result = Identification.identify(
+                herbarium.herbarium(),
+                new Identification.Request(
+                        request.month(),
+                        request.stage(),
+                        request.region(),
+                        request.observations().stream()
+                                .map(o -> new Identification.Observation(o.character(), o.state()))
+                                .toList()));
+        var next = result.next();
+        var verdict = result.verdict();
+        var at = verdict.tellableAt();
+        return new IdentifyAnswer(
+                true,
+                CoreVersion.CURRENT,
+                result.candidates().stream().map(this::candidate).toList(),
+                next == null ? null : new QuestionView(next.character(), next.states(), next.why()),
+                new VerdictView(
+                        verdict.status(),
+                        verdict.taxon(),
+                        verdict.excluded().stream()
+                                .map(e -> new ExcludedView(e.taxon(), e.by()))
+                                .toList(),
+                        verdict.open().stream()
+                                .map(o -> new OpenView(o.taxon(), o.would()))
+                                .toList(),
+                        at == null ? null : new TellableView(at.stage(), at.months(), at.characters())),
+                Answer.ungated(result.findings()));
+    }
+
+    private CandidateView candidate(Identification.Candidate c) {
+        var taxon = herbarium.herbarium().taxon(c.taxon());
+        return new CandidateView(
+                c.taxon(),
+                taxon.map(t -> t.commonName()).orElse("none of these"),
+                c.posterior(),
+                taxon.map(t -> t.danger()).orElse(Danger.POISONOUS));
+    }
+}

@@ -1,0 +1,41 @@
+package org.sallowbrook.server.making;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Versioned;
+
+/** Something being made. Has the id of its lot. */
+@Entity
+@Table(name = "batch")
+class Batch extends Versioned {
+
+    @Enumerated(EnumType.STRING)
+    BatchKind kind = BatchKind.TINCTURE;
+
+    @Enumerated(EnumType.STRING)
+    BatchStatus status = BatchStatus.STEEPING;
+
+    LocalDate startedOn = LocalDate.EPOCH;
+
+    @Nullable
+    LocalDate pressOn;
+
+    /** {@link BatchPlan} as it was reckoned, so that it can be explained later. */
+    String plan = "";
+
+    String coreVersion = "";
+
+    @Nullable
+    Double yieldAmount;
+
+    protected Batch() {}
+
+    Batch(UUID id) {
+        super(id);
+    }
+}

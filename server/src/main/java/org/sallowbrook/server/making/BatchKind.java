@@ -1,0 +1,8 @@
+package org.sallowbrook.server.making;
+
+public enum BatchKind {
+    TINCTURE,
+    TEA,
+    OIL,
+    SALVE
+}

@@ -1,0 +1,363 @@
+package org.sallowbrook.server.making;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.MakingGate;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.Steps;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.CoreVersion;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.shelf.Keeping;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.LotKind;
+import org.sallowbrook.server.shelf.ShelfService;
+import org.sallowbrook.server.shelf.ShelfService.LotView;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The life of a batch once it is planned: started, shaken, pressed, filled. */
+@Service
+@Transactional
+public class BatchService {
+
+    /** Days a batch is shaken daily; later weekly. */
+    private static final int DAILY_SHAKES = 14;
+
+    public record ShakeRequest(UUID id, LocalDate on) {}
+
+    public record PressRequest(Double yieldAmount, LocalDate on) {}
+
+    public record ContainerRequest(Double capacityMl, Integer count) {}
+
+    public record FillRequest(List<ContainerRequest> containers, LocalDate on, String place) {}
+
+    public record BatchView(
+            UUID id,
+            Long version,
+            String code,
+            String name,
+            BatchKind kind,
+            BatchStatus status,
+            LocalDate startedOn,
+            Integer day,
+            @Nullable LocalDate pressOn,
+            Boolean shakeDue,
+            List<LocalDate> shakes,
+            @Nullable Double yieldAmount,
+            Double remaining,
+            Product.State state,
+            @Nullable String stateReason,
+            Taxon.Route route,
+            BatchPlan plan,
+            String coreVersion) {}
+
+    /** How much of a lot is used. */
+    record Use(UUID lotId, double amount) {}
+
+    private final Batches batches;
+    private final Shakes shakes;
+    private final ShelfService shelf;
+    private final PeopleService people;
+    private final Gatekeeper gatekeeper;
+    private final JsonMapper json;
+
+    BatchService(
+            Batches batches,
+            Shakes shakes,
+            ShelfService shelf,
+            PeopleService people,
+            Gatekeeper gatekeeper,
+            JsonMapper json) {
+        this.batches = batches;
+        this.shakes = shakes;
+        this.shelf = shelf;
+        this.people = people;
+        this.gatekeeper = gatekeeper;
+        this.json = json;
+    }
+
+    @Transactional(readOnly = true)
+    public List<BatchView> all() {
+        return batches.findAllByOrderByStartedOnDescIdDesc().stream()
+                .map(this::view)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public BatchView one(UUID id) {
+        return view(find(id));
+    }
+
+    @Nullable
+    BatchView known(UUID id) {
+        return batches.findById(id).map(this::view).orElse(null);
+    }
+
+    static MakingGate.Ingredient ingredient(LotView lot) {
+        return new MakingGate.Ingredient(
+                lot.name(), lot.state(), lot.route(), lot.denatured(), lot.pyrrolizidine(), lot.bestBefore());
+    }
+
+    /**
+     * Runs every gate and starts the batch: takes what it uses from the shelf and records what went in.
+     *
+     * @param pressAfterDays null when there is nothing to wait for
+     */
+    BatchView start(
+            UUID id,
+            BatchKind kind,
+            String name,
+            Taxon.Route route,
+            BatchPlan plan,
+            List<LotView> ingredients,
+            List<Use> uses,
+            @Nullable Integer pressAfterDays,
+            LocalDate on,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(!name.isBlank() && name.length() <= 120, "name", "must have 1 to 120 letters")
+                .that(!on.isAfter(today), "startedOn", "must not be in the future")
+                .done();
+        gatekeeper.pass("batch", id, plan.findings(), acknowledged);
+        boolean hold = Finding.any(plan.findings(), Severity.HOLD);
+        boolean finished = pressAfterDays == null;
+        LotView lot = shelf.put(new ShelfService.NewLot(
+                id,
+                kind == BatchKind.TEA ? LotKind.FLASK : LotKind.BATCH,
+                name.strip(),
+                plan.unit(),
+                plan.yield().low(),
+                plan.strengthPercent(),
+                plan.driedGPerUnit() == null ? null : plan.driedGPerUnit().interval(),
+                plan.herbs(),
+                route,
+                ingredients.stream().anyMatch(LotView::pyrrolizidine),
+                on,
+                plan.keepsUntil(),
+                hold ? Product.State.HOLD : Product.State.USABLE,
+                hold
+                        ? plan.findings().stream()
+                                .filter(f -> f.severity() == Severity.HOLD)
+                                .map(Finding::message)
+                                .findFirst()
+                                .orElse(null)
+                        : null,
+                ""));
+        for (Use use : uses) {
+            shelf.take(use.lotId(), id, use.amount(), on);
+        }
+        Batch batch = new Batch(lot.id());
+        batch.kind = kind;
+        batch.startedOn = on;
+        batch.pressOn = pressAfterDays == null ? null : on.plusDays(pressAfterDays);
+        batch.status =
+                kind == BatchKind.TEA ? BatchStatus.FINISHED : finished ? BatchStatus.PRESSED : BatchStatus.STEEPING;
+        if (finished) {
+            batch.yieldAmount = plan.yield().low();
+        }
+        batch.plan = json.writeValueAsString(plan);
+        batch.coreVersion = CoreVersion.CURRENT;
+        return view(batches.saveAndFlush(batch));
+    }
+
+    public BatchView shake(UUID id, ShakeRequest request) {
+        Batch batch = find(id);
+        if (batch.status != BatchStatus.STEEPING) {
+            throw new Problem.Conflict("It is pressed already; there is nothing to shake.");
+        }
+        Checks.begin()
+                .that(
+                        !request.on().isBefore(batch.startedOn) && !request.on().isAfter(people.today()),
+                        "on",
+                        "must be from the start until today")
+                .done();
+        if (!shakes.existsByBatchIdAndOnDay(id, request.on()) && !shakes.existsById(request.id())) {
+            shakes.saveAndFlush(
+                    new Shake(request.id(), id, request.on(), Member.current().displayName()));
+        }
+        return view(batch);
+    }
+
+    public BatchView press(UUID id, PressRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch);
+        if (batch.status != BatchStatus.STEEPING) {
+            throw new Problem.Conflict("It is pressed already.");
+        }
+        BatchPlan plan = plan(batch);
+        double most = plan.yield().high() * 1.3;
+        Checks.begin()
+                .range("yieldAmount", request.yieldAmount(), 0.1, most)
+                .that(
+                        !request.on().isBefore(batch.startedOn) && !request.on().isAfter(people.today()),
+                        "on",
+                        "must be from the start until today")
+                .done();
+        usable(shelf.lot(id));
+        batch.status = BatchStatus.PRESSED;
+        batch.yieldAmount = request.yieldAmount();
+        batch.pressOn = request.on();
+        return view(batches.saveAndFlush(batch));
+    }
+
+    /** Fills what was pressed into bottles or tins, each a lot with its own number. */
+    public List<LotView> fill(UUID id, FillRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch);
+        if (batch.status != BatchStatus.PRESSED) {
+            throw new Problem.Conflict(
+                    batch.status == BatchStatus.STEEPING ? "Press it first." : "It is filled already.");
+        }
+        LotView lot = shelf.lot(id);
+        usable(lot);
+        BatchPlan plan = plan(batch);
+        double yield = batch.yieldAmount == null ? plan.yield().low() : batch.yieldAmount;
+        boolean salve = batch.kind == BatchKind.SALVE;
+        Checks checks = Checks.begin()
+                .that(!request.containers().isEmpty(), "containers", "must hold at least one")
+                .that(!request.on().isAfter(people.today()), "on", "must not be in the future");
+        double sum = 0;
+        int count = 0;
+        for (int i = 0; i < request.containers().size(); i++) {
+            ContainerRequest c = request.containers().get(i);
+            checks.range("containers[" + i + "].capacityMl", c.capacityMl(), 1, 10_000)
+                    .range("containers[" + i + "].count", c.count(), 1, 60);
+            sum += c.capacityMl() * c.count() * (salve ? org.sallowbrook.core.making.salve.Salve.USUAL_G_PER_ML : 1);
+            count += c.count();
+        }
+        checks.that(count <= 60, "containers", "must be at most 60")
+                .that(
+                        sum <= yield * 1.02,
+                        "containers",
+                        "hold " + org.sallowbrook.core.measure.Words.figure(sum) + " " + plan.unit()
+                                + ", more than the " + org.sallowbrook.core.measure.Words.figure(yield) + " there is")
+                .done();
+        LocalDate bestBefore = bestBefore(batch, plan, request.on());
+        List<LotView> filled = new ArrayList<>();
+        for (ContainerRequest c : request.containers()) {
+            for (int i = 0; i < c.count(); i++) {
+                double amount = c.capacityMl() * (salve ? org.sallowbrook.core.making.salve.Salve.USUAL_G_PER_ML : 1);
+                double share = amount / yield;
+                LotView bottle = shelf.put(new ShelfService.NewLot(
+                        Owned.newId(),
+                        salve ? LotKind.TIN : LotKind.BOTTLE,
+                        lot.name(),
+                        plan.unit(),
+                        amount,
+                        plan.strengthPercent(),
+                        driedPerUnit(plan),
+                        plan.herbs().stream()
+                                .map(h -> new ShelfService.HerbView(
+                                        h.taxonId(), h.commonName(), h.part(), h.driedG() * share))
+                                .toList(),
+                        lot.route(),
+                        lot.pyrrolizidine(),
+                        request.on(),
+                        bestBefore,
+                        Product.State.USABLE,
+                        null,
+                        request.place().strip()));
+                filled.add(bottle);
+            }
+        }
+        // The batch's own amount was the cautious forecast; what was pressed is what is left to fill.
+        for (LotView bottle : filled) {
+            shelf.fill(id, bottle.id(), bottle.amount());
+        }
+        shelf.finish(id, String.valueOf(shelf.lot(id).version()));
+        batch.status = BatchStatus.FINISHED;
+        batches.saveAndFlush(batch);
+        return filled;
+    }
+
+    private static @Nullable Interval driedPerUnit(BatchPlan plan) {
+        return plan.driedGPerUnit() == null ? null : plan.driedGPerUnit().interval();
+    }
+
+    private LocalDate bestBefore(Batch batch, BatchPlan plan, LocalDate filledOn) {
+        if (plan.keepsUntil() != null) {
+            return plan.keepsUntil();
+        }
+        if (plan.keepsDays() != null) {
+            return filledOn.plusDays(plan.keepsDays());
+        }
+        LocalDate pressed = batch.pressOn == null ? filledOn : batch.pressOn;
+        return Keeping.reckon(new Keeping.Request(Keeping.Form.TINCTURE, pressed, null, null, List.of()))
+                .bestBefore();
+    }
+
+    private static void usable(LotView lot) {
+        if (lot.state() != Product.State.USABLE) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    lot.state() == Product.State.HOLD ? "ON_HOLD" : lot.state().name(),
+                    lot.name() + " is not usable: " + lot.stateReason(),
+                    lot.state() == Product.State.HOLD
+                            ? "Resolve the hold on its page first."
+                            : "Set it aside; do not fill or give it.")));
+        }
+    }
+
+    private Batch find(UUID id) {
+        return batches.findById(id).orElseThrow(() -> new Problem.NotFound("batch"));
+    }
+
+    private BatchPlan plan(Batch batch) {
+        return json.readValue(batch.plan, BatchPlan.class);
+    }
+
+    private BatchView view(Batch b) {
+        LotView lot = shelf.lot(b.id);
+        LocalDate today = people.today();
+        List<LocalDate> shaken = shakes.findAllByBatchIdOrderByOnDay(b.id).stream()
+                .map(s -> s.onDay)
+                .toList();
+        int day = (int) ChronoUnit.DAYS.between(b.startedOn, today);
+        return new BatchView(
+                b.id,
+                b.version == null ? 0 : b.version,
+                lot.code(),
+                lot.name(),
+                b.kind,
+                b.status,
+                b.startedOn,
+                day,
+                b.pressOn,
+                shakeDue(b, shaken, today, day),
+                shaken,
+                b.yieldAmount,
+                lot.remaining(),
+                lot.state(),
+                lot.stateReason(),
+                lot.route(),
+                plan(b),
+                b.coreVersion);
+    }
+
+    private static boolean shakeDue(Batch b, List<LocalDate> shaken, LocalDate today, int day) {
+        if (b.status != BatchStatus.STEEPING || day < 1) {
+            return false;
+        }
+        LocalDate last = shaken.isEmpty() ? b.startedOn : shaken.get(shaken.size() - 1);
+        return ChronoUnit.DAYS.between(last, today) >= (day <= DAILY_SHAKES ? 1 : 7);
+    }
+
+    /** The steps of a batch. */
+    @Transactional(readOnly = true)
+    public List<Steps.Step> steps(UUID id) {
+        return plan(find(id)).steps();
+    }
+}

@@ -1,0 +1,9 @@
+/** Batches from plan to bottle. Uses shelf. */
+@ApplicationModule(
+        displayName = "making",
+        allowedDependencies = {"platform", "household", "herbarium", "shelf"})
+@NullMarked
+package org.sallowbrook.server.making;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,86 @@
+package org.sallowbrook.server.platform;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Refuses bodies larger than any form needs, whether or not they announce their length. */
+@Component
+class BodyLimit extends OncePerRequestFilter {
+
+    static final long MOST_BYTES = 256 * 1024;
+
+    static final class TooLarge extends IOException {
+        private static final long serialVersionUID = 1L;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        chain.doFilter(
+                new HttpServletRequestWrapper(request) {
+                    @Override
+                    public ServletInputStream getInputStream() throws IOException {
+                        return new Limited(super.getInputStream());
+                    }
+                },
+                response);
+    }
+
+    private static final class Limited extends ServletInputStream {
+
+        private final ServletInputStream in;
+        private long read;
+
+        Limited(ServletInputStream in) {
+            this.in = in;
+        }
+
+        @Override
+        public int read() throws IOException {
+            int b = in.read();
+            if (b >= 0) {
+                count(1);
+            }
+            return b;
+        }
+
+        @Override
+        public int read(byte[] bytes, int from, int length) throws IOException {
+            int n = in.read(bytes, from, length);
+            if (n > 0) {
+                count(n);
+            }
+            return n;
+        }
+
+        private void count(int n) throws TooLarge {
+            read += n;
+            if (read > MOST_BYTES) {
+                throw new TooLarge();
+            }
+        }
+
+        @Override
+        public boolean isFinished() {
+            return in.isFinished();
+        }
+
+        @Override
+        public boolean isReady() {
+            return in.isReady();
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+            in.setReadListener(listener);
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package org.sallowbrook.server.platform;
+
+import jakarta.validation.Validator;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.measure.InvalidInput.Violation;
+import org.springframework.core.MethodParameter;
+import org.springframework.http.HttpInputMessage;
+import org.springframework.http.converter.HttpMessageConverter;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
+
+/**
+ * Checks every request body in one place: what could not be read, what is missing (a record component that is not
+ * {@code @Nullable}), and what breaks its constraints. All are named together.
+ */
+@RestControllerAdvice
+class CompleteBodies extends RequestBodyAdviceAdapter {
+
+    private static final int MOST_TEXT = 4000;
+
+    private final Validator validator;
+
+    CompleteBodies(Validator validator) {
+        this.validator = validator;
+    }
+
+    @Override
+    public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
+        return true;
+    }
+
+    @Override
+    public Object afterBodyRead(
+            @Nullable Object body,
+            HttpInputMessage message,
+            MethodParameter parameter,
+            Type type,
+            Class<? extends HttpMessageConverter<?>> converter) {
+        List<Violation> violations = new ArrayList<>(StrictJson.taken());
+        Set<String> named = new HashSet<>();
+        violations.forEach(v -> named.add(v.field()));
+        List<Violation> missing = new ArrayList<>();
+        if (body == null) {
+            throw new InvalidInput(List.of(new Violation("", "must be a JSON object")));
+        }
+        missing(body, "", missing);
+        validator
+                .validate(body)
+                .forEach(v -> missing.add(new Violation(v.getPropertyPath().toString(), v.getMessage())));
+        for (Violation violation : missing) {
+            if (named.add(violation.field())) {
+                violations.add(violation);
+            }
+        }
+        if (!violations.isEmpty()) {
+            throw new InvalidInput(violations);
+        }
+        return body;
+    }
+
+    private static void missing(Object value, String path, List<Violation> violations) {
+        if (value instanceof String text) {
+            if (text.length() > MOST_TEXT) {
+                violations.add(new Violation(path, "must have at most " + MOST_TEXT + " characters"));
+            } else if (text.indexOf('\0') >= 0) {
+                violations.add(new Violation(path, "must not hold a zero character"));
+            }
+        } else if (value instanceof List<?> list) {
+            for (int i = 0; i < list.size(); i++) {
+                child(list.get(i), true, path + "[" + i + "]", violations);
+            }
+        } else if (value instanceof Record record) {
+            for (RecordComponent component : record.getClass().getRecordComponents()) {
+                Object child;
+                try {
+                    var accessor = component.getAccessor();
+                    accessor.setAccessible(true);
+                    child = accessor.invoke(record);
+                } catch (ReflectiveOperationException e) {
+                    throw new IllegalStateException(e);
+                }
+                boolean required = !component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+                String at = path.isEmpty() ? component.getName() : path + "." + component.getName();
+                child(child, required, at, violations);
+            }
+        }
+    }
+
+    private static void child(@Nullable Object child, boolean required, String path, List<Violation> violations) {
+        if (child != null) {
+            missing(child, path, violations);
+        } else if (required) {
+            violations.add(new Violation(path, "is missing"));
+        }
+    }
+}

@@ -1,0 +1,97 @@
+package org.sallowbrook.server.platform;
+
+import java.time.Clock;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Who may do what over HTTP: readers look, helpers and keepers change, nothing is open but sign-in. */
+@Configuration
+@EnableConfigurationProperties(Guard.Settings.class)
+class Guard {
+
+    static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
+                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self';"
+                    + " frame-ancestors 'none'";
+
+    /** @param demo whether the demo's sign-in is shown on the first page */
+    @ConfigurationProperties("sallowbrook")
+    record Settings(boolean demo) {}
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
+        http.authorizeHttpRequests(r -> r.requestMatchers("/api/session", "/api/setup")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/calculators/**")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")
+                        .authenticated()
+                        .requestMatchers("/api/people/**")
+                        .hasRole("KEEPER")
+                        .requestMatchers("/api/**")
+                        .hasAnyRole("KEEPER", "HELPER")
+                        .requestMatchers("/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
+                        .anyRequest()
+                        .permitAll())
+                .csrf(c -> c.spa())
+                .securityContext(c -> c.securityContextRepository(contexts))
+                .formLogin(f -> f.disable())
+                .httpBasic(b -> b.disable())
+                .logout(l -> l.disable())
+                .requestCache(c -> c.disable())
+                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(p -> p.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.NO_REFERRER)))
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, x) ->
+                                write(response, json, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                        .accessDeniedHandler((request, response, x) -> write(
+                                response,
+                                json,
+                                HttpStatus.FORBIDDEN,
+                                x instanceof org.springframework.security.web.csrf.CsrfException
+                                        ? "The page is out of date. Load it again; what you typed was not saved."
+                                        : "Your role does not allow this.")));
+        return http.build();
+    }
+
+    private static void write(
+            jakarta.servlet.http.HttpServletResponse response, JsonMapper json, HttpStatus status, String detail)
+            throws java.io.IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter().write(json.writeValueAsString(ProblemDetail.forStatusAndDetail(status, detail)));
+    }
+}

@@ -1,0 +1,33 @@
+package org.sallowbrook.server.platform;
+
+import java.io.Serializable;
+import java.security.Principal;
+import java.util.UUID;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+
+/** Who is signed in, and for which household. */
+public record Member(UUID accountId, UUID householdId, String displayName, Role role)
+        implements Principal, Serializable {
+
+    /** KEEPER changes everything, HELPER records work, READER looks. */
+    public enum Role {
+        KEEPER,
+        HELPER,
+        READER
+    }
+
+    @Override
+    public String getName() {
+        return displayName;
+    }
+
+    /** The member of this request. @throws IllegalStateException outside one */
+    public static Member current() {
+        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+        if (authentication != null && authentication.getPrincipal() instanceof Member member) {
+            return member;
+        }
+        throw new IllegalStateException("nobody is signed in");
+    }
+}

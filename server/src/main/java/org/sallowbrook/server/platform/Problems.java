@@ -1,0 +1,143 @@
+package org.sallowbrook.server.platform;
+
+import java.util.List;
+import org.sallowbrook.core.measure.InvalidInput;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Errors as RFC 9457 problem details that say what was wrong and what to do. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> invalid(InvalidInput e) {
+        return of(HttpStatus.BAD_REQUEST, "Some fields are wrong.", "errors", e.violations());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> problem(Problem e) {
+        if (e instanceof Problem.NotFound) {
+            return of(HttpStatus.NOT_FOUND, e.getMessage(), null, null);
+        }
+        if (e instanceof Problem.Refused refused) {
+            return of(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage(), "findings", refused.findings());
+        }
+        if (e instanceof Problem.Stale stale) {
+            var answer = of(HttpStatus.CONFLICT, e.getMessage(), "changedBy", stale.by());
+            ProblemDetail body = answer.getBody();
+            if (body != null) {
+                body.setProperty("changedAt", stale.at());
+                body.setProperty("version", stale.version());
+            }
+            return answer;
+        }
+        if (e instanceof Problem.Throttled throttled) {
+            return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                    .header(HttpHeaders.RETRY_AFTER, String.valueOf(throttled.seconds()))
+                    .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage()));
+        }
+        if (e instanceof Problem.SignInFailed) {
+            return of(HttpStatus.UNAUTHORIZED, e.getMessage(), null, null);
+        }
+        if (e instanceof Problem.NoVersion) {
+            return of(HttpStatus.PRECONDITION_REQUIRED, e.getMessage(), null, null);
+        }
+        return of(HttpStatus.CONFLICT, e.getMessage(), null, null);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> mismatch(MethodArgumentTypeMismatchException e) {
+        // An id that is no id names nothing.
+        return e.getRequiredType() == java.util.UUID.class
+                ? of(HttpStatus.NOT_FOUND, "There is no such thing.", null, null)
+                : of(
+                        HttpStatus.BAD_REQUEST,
+                        "Some fields are wrong.",
+                        "errors",
+                        List.of(new InvalidInput.Violation(e.getName(), "has a value that does not fit")));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> raced(OptimisticLockingFailureException e) {
+        return of(HttpStatus.CONFLICT, "Somebody else changed it meanwhile. Look at it again.", null, null);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> twice(DataIntegrityViolationException e) {
+        LOG.info("constraint: {}", NestedExceptionUtils.getMostSpecificCause(e).getMessage());
+        return of(HttpStatus.CONFLICT, "This was recorded already, or clashes with a record.", null, null);
+    }
+
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    ResponseEntity<ProblemDetail> storage(Exception e) {
+        Throwable cause = NestedExceptionUtils.getMostSpecificCause(e);
+        LOG.error("storage: {}", cause.getMessage());
+        if (cause instanceof java.sql.SQLException sql && "53100".equals(sql.getSQLState())) {
+            return of(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "The disk is full; this was not saved. Free some room and send it again.",
+                    null,
+                    null);
+        }
+        return of(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database does not answer; this was not saved. Try again in a moment.",
+                null,
+                null);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> anythingElse(Exception e) throws Exception {
+        if (e instanceof org.springframework.security.core.AuthenticationException
+                || e instanceof org.springframework.security.access.AccessDeniedException) {
+            throw e;
+        }
+        LOG.error("unexpected", e);
+        return of(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong on our side; this was not saved. The log says more.",
+                null,
+                null);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String message = NestedExceptionUtils.getRootCause(e) instanceof BodyLimit.TooLarge
+                ? "The request is larger than " + BodyLimit.MOST_BYTES / 1024 + " kB."
+                : "The request is not JSON that can be read.";
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, message);
+        body.setProperty("errors", List.of(new InvalidInput.Violation("", message)));
+        return ResponseEntity.badRequest().body(body);
+    }
+
+    private static ResponseEntity<ProblemDetail> of(
+            HttpStatus status,
+            String detail,
+            @org.jspecify.annotations.Nullable String key,
+            @org.jspecify.annotations.Nullable Object value) {
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
+        if (key != null) {
+            body.setProperty(key, value);
+        }
+        return ResponseEntity.status(status).body(body);
+    }
+}

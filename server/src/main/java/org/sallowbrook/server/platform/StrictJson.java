@@ -1,0 +1,178 @@
+package org.sallowbrook.server.platform;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.InvalidInput.Violation;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.TokenStreamContext;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JavaType;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.DeserializationProblemHandler;
+import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.module.SimpleModule;
+
+/**
+ * Reads requests without coercion and goes on after a wrong field, so that all wrong fields can be named at once. What was
+ * wrong is kept on the request for {@link CompleteBodies}.
+ */
+@Configuration
+class StrictJson {
+
+    private static final String KEY = StrictJson.class.getName();
+
+    @Bean
+    JsonMapperBuilderCustomizer strict() {
+        SimpleModule scalars = new SimpleModule()
+                .addDeserializer(Double.class, new Scalar<>(Double.class))
+                .addDeserializer(Integer.class, new Scalar<>(Integer.class))
+                .addDeserializer(Boolean.class, new Scalar<>(Boolean.class));
+        return builder -> builder.addModule(scalars)
+                .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+                .addHandler(new Collecting());
+    }
+
+    static List<Violation> taken() {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request == null) {
+            return List.of();
+        }
+        @SuppressWarnings("unchecked")
+        List<Violation> found = (List<Violation>) request.getAttribute(KEY, RequestAttributes.SCOPE_REQUEST);
+        request.removeAttribute(KEY, RequestAttributes.SCOPE_REQUEST);
+        return found == null ? List.of() : found;
+    }
+
+    private static void note(JsonParser parser, String message) {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request == null) {
+            throw new IllegalArgumentException(path(parser.streamReadContext()) + " " + message);
+        }
+        @SuppressWarnings("unchecked")
+        List<Violation> found = (List<Violation>) request.getAttribute(KEY, RequestAttributes.SCOPE_REQUEST);
+        if (found == null) {
+            found = new ArrayList<>();
+            request.setAttribute(KEY, found, RequestAttributes.SCOPE_REQUEST);
+        }
+        if (found.size() < 100) {
+            found.add(new Violation(path(parser.streamReadContext()), message));
+        }
+    }
+
+    /** herbs[0].massG */
+    private static String path(TokenStreamContext context) {
+        StringBuilder path = new StringBuilder();
+        for (TokenStreamContext at = context; at != null && !at.inRoot(); at = at.getParent()) {
+            String step = at.inArray() ? "[" + at.getCurrentIndex() + "]" : at.currentName();
+            boolean dot = path.length() > 0 && path.charAt(0) != '[';
+            path.insert(0, step + (dot ? "." : ""));
+        }
+        return path.toString();
+    }
+
+    /** Takes a number only from a number, a truth value only from true and false. */
+    private static final class Scalar<T> extends StdDeserializer<T> {
+
+        private final Class<T> type;
+
+        Scalar(Class<T> type) {
+            super(type);
+            this.type = type;
+        }
+
+        @Override
+        public @Nullable T deserialize(JsonParser p, DeserializationContext ctxt) {
+            JsonToken token = p.currentToken();
+            if (type == Boolean.class && token.isBoolean()) {
+                return type.cast(token == JsonToken.VALUE_TRUE);
+            }
+            if (type == Double.class && token.isNumeric()) {
+                double value = p.getDoubleValue();
+                if (Double.isFinite(value)) {
+                    return type.cast(value);
+                }
+                note(p, "must be a finite number");
+                return null;
+            }
+            if (type == Integer.class && token.isNumeric()) {
+                double value = p.getDoubleValue();
+                if (value == Math.rint(value) && Math.abs(value) <= Integer.MAX_VALUE) {
+                    return type.cast((int) value);
+                }
+                note(p, "must be a whole number");
+                return null;
+            }
+            note(p, type == Boolean.class ? "must be true or false" : "must be a number");
+            p.skipChildren();
+            return null;
+        }
+    }
+
+    private static final class Collecting extends DeserializationProblemHandler {
+
+        @Override
+        public @Nullable Object handleWeirdStringValue(
+                DeserializationContext ctxt, Class<?> target, String value, String message) {
+            note(ctxt.getParser(), expected(target));
+            return null;
+        }
+
+        @Override
+        public @Nullable Object handleWeirdNumberValue(
+                DeserializationContext ctxt, Class<?> target, Number value, String message) {
+            note(ctxt.getParser(), expected(target));
+            return null;
+        }
+
+        @Override
+        public @Nullable Object handleUnexpectedToken(
+                DeserializationContext ctxt, JavaType target, JsonToken token, JsonParser p, String message) {
+            note(p, expected(target.getRawClass()));
+            p.skipChildren();
+            return null;
+        }
+
+        @Override
+        public @Nullable Object handleMissingInstantiator(
+                DeserializationContext ctxt,
+                Class<?> type,
+                tools.jackson.databind.deser.ValueInstantiator instantiator,
+                JsonParser p,
+                String message) {
+            note(p, expected(type));
+            p.skipChildren();
+            return null;
+        }
+
+        private static String expected(Class<?> target) {
+            if (target.isEnum()) {
+                return "must be one of "
+                        + Arrays.stream(target.getEnumConstants())
+                                .map(Object::toString)
+                                .collect(Collectors.joining(", "));
+            }
+            if (java.util.Collection.class.isAssignableFrom(target)) {
+                return "must be a list";
+            }
+            if (target == java.time.LocalDate.class) {
+                return "must be a date such as 2026-06-30";
+            }
+            if (target == java.time.Instant.class) {
+                return "must be a time such as 2026-06-30T08:00:00Z";
+            }
+            if (target == java.util.UUID.class) {
+                return "must be an id";
+            }
+            return target.isRecord() ? "must be an object" : "has a value that does not fit";
+        }
+    }
+}

@@ -1,0 +1,100 @@
+package org.sallowbrook.server.shelf;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Finding;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+@RestController
+@RequestMapping("/api/shelf")
+class ShelfController {
+
+    record ReasonRequest(String reason) {}
+
+    record HolderRequest(String holder) {}
+
+    private final ShelfService shelf;
+    private final Label label;
+
+    ShelfController(ShelfService shelf, Label label) {
+        this.shelf = shelf;
+        this.label = label;
+    }
+
+    @GetMapping("/lots")
+    List<ShelfService.LotView> lots() {
+        return shelf.all();
+    }
+
+    @GetMapping("/lots/{id}")
+    ShelfService.LotView lot(@PathVariable UUID id) {
+        return shelf.lot(id);
+    }
+
+    @GetMapping("/jars/check/{runId}")
+    List<Finding> check(@PathVariable UUID runId) {
+        return shelf.jarFindings(runId);
+    }
+
+    @PostMapping("/jars")
+    ShelfService.LotView jar(@RequestBody ShelfService.JarRequest request) {
+        return shelf.jar(request);
+    }
+
+    @PostMapping("/supplies")
+    ShelfService.LotView supply(@RequestBody ShelfService.SupplyRequest request) {
+        return shelf.add(request);
+    }
+
+    @PostMapping("/lots/{id}/release")
+    ShelfService.LotView release(
+            @PathVariable UUID id,
+            @RequestBody ReasonRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return shelf.release(id, request.reason(), ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/finish")
+    ShelfService.LotView finish(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return shelf.finish(id, ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/give")
+    ShelfService.LotView give(
+            @PathVariable UUID id,
+            @RequestBody HolderRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return shelf.give(id, request.holder(), ifMatch);
+    }
+
+    /** A label to print, with a code that opens the lot's page. */
+    @GetMapping(value = "/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> label(@PathVariable UUID id) {
+        ShelfService.LotView lot = shelf.lot(id);
+        String page = ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path("/shelf/" + id)
+                .toUriString();
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename("label-" + lot.code() + ".pdf")
+                                .build()
+                                .toString())
+                .body(label.pdf(lot, page));
+    }
+}

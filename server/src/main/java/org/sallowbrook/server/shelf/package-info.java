@@ -1,0 +1,9 @@
+/** Lots of every kind, their links and their state: jars, spirits, oils, bottles, tins. Uses drying and field. */
+@ApplicationModule(
+        displayName = "shelf",
+        allowedDependencies = {"platform", "household", "herbarium", "field", "drying"})
+@NullMarked
+package org.sallowbrook.server.shelf;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

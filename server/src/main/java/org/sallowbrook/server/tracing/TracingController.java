@@ -1,0 +1,43 @@
+package org.sallowbrook.server.tracing;
+
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/tracing")
+class TracingController {
+
+    record DoubtRequest(String reason) {}
+
+    private final TracingService tracing;
+
+    TracingController(TracingService tracing) {
+        this.tracing = tracing;
+    }
+
+    @GetMapping("/lots/{id}")
+    TracingService.TraceView trace(@PathVariable UUID id) {
+        return tracing.trace(id);
+    }
+
+    @PostMapping("/stands/{id}/doubt")
+    TracingService.Quarantined doubt(
+            @PathVariable UUID id,
+            @RequestBody DoubtRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return tracing.doubt(id, request.reason(), ifMatch);
+    }
+
+    @PostMapping("/stands/{id}/clear")
+    TracingService.Quarantined clear(@PathVariable UUID id) {
+        return tracing.clear(id);
+    }
+}
