@@ -56,8 +56,11 @@ class SessionController {
 
     /** Also sets the XSRF-TOKEN cookie. */
     @GetMapping("/api/session")
-    SessionView session(CsrfToken token) {
-        token.getToken();
+    SessionView session(HttpServletRequest request) {
+        if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
+            // Asking for it is what sets the cookie.
+            token.getToken();
+        }
         var authentication = SecurityContextHolder.getContext().getAuthentication();
         if (authentication != null && authentication.getPrincipal() instanceof Member member) {
             return new SessionView(

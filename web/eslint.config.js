@@ -1,0 +1,50 @@
+import boundaries from 'eslint-plugin-boundaries'
+import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+// The order of the rooms: a room imports only from rooms before it, from ui and from api.
+const rooms = [
+  'household',
+  'herbarium',
+  'identification',
+  'field',
+  'drying',
+  'shelf',
+  'making',
+  'dosing',
+  'tracing',
+  'calendar',
+]
+
+export default tseslint.config(
+  { ignores: ['src/api/schema.d.ts'] },
+  ...tseslint.configs.strict,
+  {
+    plugins: { 'react-hooks': hooks, boundaries },
+    settings: {
+      'boundaries/elements': [
+        { type: 'api', pattern: 'src/api' },
+        { type: 'ui', pattern: 'src/ui' },
+        ...rooms.map((room) => ({ type: room, pattern: `src/${room}` })),
+        { type: 'app', pattern: 'src/app' },
+      ],
+      'import/resolver': { typescript: false, node: { extensions: ['.ts', '.tsx'] } },
+    },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/no-explicit-any': 'error',
+      'boundaries/element-types': [
+        'error',
+        {
+          default: 'disallow',
+          rules: [
+            { from: 'api', allow: ['api'] },
+            { from: 'ui', allow: ['api', 'ui'] },
+            ...rooms.map((room, i) => ({ from: room, allow: ['api', 'ui', room, ...rooms.slice(0, i)] })),
+            { from: 'app', allow: ['api', 'ui', 'app', ...rooms] },
+          ],
+        },
+      ],
+    },
+  },
+)

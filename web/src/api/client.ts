@@ -1,0 +1,63 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Finding = Schemas['Finding']
+export type Range = Schemas['Range']
+
+/** What the server says when it refuses: RFC 9457 with our own members. */
+export interface Problem {
+  status: number
+  detail: string
+  errors?: { field: string; message: string }[]
+  findings?: Finding[]
+  changedBy?: string
+}
+
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+}
+
+const xsrf: Middleware = {
+  onRequest({ request }) {
+    const token = document.cookie
+      .split('; ')
+      .find((c) => c.startsWith('XSRF-TOKEN='))
+      ?.slice('XSRF-TOKEN='.length)
+    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+    return request
+  },
+}
+
+export const api = createClient<paths>({ baseUrl: '' })
+api.use(xsrf)
+
+type Outcome<T> = { data?: T; error?: unknown; response: Response }
+
+/** The data of a call, or a {@link ProblemError} with words a user can act on. */
+export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
+  let outcome: Outcome<T>
+  try {
+    outcome = await call
+  } catch (e) {
+    if (e instanceof DOMException && e.name === 'AbortError') throw e
+    throw new ProblemError({
+      status: 0,
+      detail: 'Sallowbrook does not answer. Nothing was saved; what you typed is still here. Try again.',
+    })
+  }
+  if (outcome.response.ok) return outcome.data as T
+  const body = outcome.error as Partial<Problem> | undefined
+  if (outcome.response.status === 401 && !location.pathname.startsWith('/sign-in')) {
+    location.assign('/sign-in')
+  }
+  throw new ProblemError({
+    ...body,
+    status: outcome.response.status,
+    detail: body?.detail ?? 'The server answered with an error it did not explain.',
+  })
+}
+
+export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` })

@@ -1,0 +1,79 @@
+import { NavLink } from 'react-router'
+import { useToday } from '../calendar/queries'
+
+/** The landings in the order of the work; the number of each is its Alt key. */
+export const LANDINGS = [
+  { to: '/', name: 'Today', room: null },
+  { to: '/field', name: 'Field', room: 'field' },
+  { to: '/drying', name: 'Rack', room: 'drying' },
+  { to: '/shelf', name: 'Shelf', room: 'shelf' },
+  { to: '/making', name: 'Bench', room: 'making' },
+  { to: '/dosing', name: 'People', room: 'dosing' },
+  { to: '/tracing', name: 'Trace', room: 'tracing' },
+] as const
+
+/** The water line across every page: the navigation, and the order of the work. */
+export function Brook() {
+  const today = useToday()
+  const waiting = (room: string | null) =>
+    today.data?.tasks.filter((t) => room === null || t.landing === room).length ?? 0
+  return (
+    <nav
+      aria-label="The brook"
+      className="bg-sheet border-line fixed inset-x-0 bottom-0 z-20 border-t-2 lg:static lg:border-t-0 lg:bg-transparent"
+    >
+      <div className="relative mx-auto max-w-7xl lg:h-[4.75rem]">
+        <svg
+          viewBox="0 0 1280 76"
+          preserveAspectRatio="none"
+          className="absolute inset-0 hidden h-full w-full lg:block"
+          aria-hidden
+        >
+          <path
+            d="M0 30C60 30 60 50 120 50S260 34 340 46 480 58 560 44 700 36 780 48 920 60 1000 46 1140 38 1280 50V76H0Z"
+            fill="var(--water-pale)"
+          />
+          <path
+            d="M0 30C60 30 60 50 120 50S260 34 340 46 480 58 560 44 700 36 780 48 920 60 1000 46 1140 38 1280 50"
+            fill="none"
+            stroke="var(--water)"
+            strokeWidth="3"
+          />
+        </svg>
+        <ul className="relative flex h-full items-stretch justify-between lg:px-4">
+          {LANDINGS.map((l, i) => {
+            const count = waiting(l.room)
+            return (
+              <li key={l.to} className="flex-1 lg:flex-none">
+                <NavLink
+                  to={l.to}
+                  end={l.to === '/'}
+                  title={`Alt+${i + 1}`}
+                  className="group flex h-14 flex-col items-center justify-center gap-0.5 px-1 lg:h-full lg:min-w-24 lg:justify-end lg:pb-1"
+                >
+                  {({ isActive }) => (
+                    <>
+                      <span
+                        className={`flex size-6 items-center justify-center rounded-full border-2 text-xs font-bold lg:size-7 ${
+                          isActive ? 'bg-water text-sheet border-water' : 'bg-sheet text-ink border-water'
+                        }`}
+                      >
+                        <span aria-hidden>{count > 0 ? count : ''}</span>
+                        {count > 0 && <span className="sr-only">{count} waiting,</span>}
+                      </span>
+                      <span
+                        className={`text-xs lg:text-base ${isActive ? 'font-bold underline decoration-2 underline-offset-4' : ''}`}
+                      >
+                        {l.name}
+                      </span>
+                    </>
+                  )}
+                </NavLink>
+              </li>
+            )
+          })}
+        </ul>
+      </div>
+    </nav>
+  )
+}

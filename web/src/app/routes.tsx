@@ -1,0 +1,86 @@
+import { createBrowserRouter, isRouteErrorResponse, Link, useRouteError } from 'react-router'
+import { Layout } from './Layout'
+
+/** Shown when a page of ours fails or an address leads nowhere. */
+function Lost() {
+  const error = useRouteError()
+  const nowhere = isRouteErrorResponse(error) && error.status === 404
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">{nowhere ? 'Nothing lies here' : 'This page failed'}</h1>
+      <p className="my-3">
+        {nowhere
+          ? 'No page has this address.'
+          : 'Your records are safe on the server. Load the page again; if it fails again, look into the log.'}
+      </p>
+      <Link className="underline" to="/">
+        Back to Today
+      </Link>
+    </main>
+  )
+}
+
+export const router = createBrowserRouter([
+  {
+    path: '/sign-in',
+    lazy: async () => ({ Component: (await import('../household/SignIn')).SignIn }),
+    errorElement: <Lost />,
+  },
+  {
+    path: '/',
+    element: <Layout />,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <p className="p-4">Reading the records</p>,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../calendar/Today')).Today }) },
+      {
+        path: 'herbarium',
+        lazy: async () => ({ Component: (await import('../herbarium/Herbarium')).Herbarium }),
+      },
+      {
+        path: 'herbarium/:id',
+        lazy: async () => ({ Component: (await import('../herbarium/Plant')).Plant }),
+      },
+      { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
+      { path: 'field/stands/:id', lazy: async () => ({ Component: (await import('../field/Stand')).Stand }) },
+      {
+        path: 'field/stands/:id/identify',
+        lazy: async () => ({ Component: (await import('../field/IdentifyStand')).IdentifyStand }),
+      },
+      {
+        path: 'field/stands/:id/harvest',
+        lazy: async () => ({ Component: (await import('../field/HarvestForm')).HarvestForm }),
+      },
+      { path: 'drying', lazy: async () => ({ Component: (await import('../drying/Rack')).Rack }) },
+      { path: 'drying/:id', lazy: async () => ({ Component: (await import('../drying/Run')).Run }) },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/Shelf')).Shelf }) },
+      { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/Lot')).Lot }) },
+      { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
+      {
+        path: 'making/tincture',
+        lazy: async () => ({ Component: (await import('../making/Tincture')).Tincture }),
+      },
+      { path: 'making/tea', lazy: async () => ({ Component: (await import('../making/Tea')).Tea }) },
+      { path: 'making/oil', lazy: async () => ({ Component: (await import('../making/Oil')).Oil }) },
+      { path: 'making/salve', lazy: async () => ({ Component: (await import('../making/Salve')).Salve }) },
+      {
+        path: 'making/batches/:id',
+        lazy: async () => ({ Component: (await import('../making/Batch')).Batch }),
+      },
+      { path: 'dosing', lazy: async () => ({ Component: (await import('../dosing/People')).People }) },
+      {
+        path: 'dosing/people/:id',
+        lazy: async () => ({ Component: (await import('../household/Person')).Person }),
+      },
+      {
+        path: 'dosing/new',
+        lazy: async () => ({ Component: (await import('../dosing/NewCourse')).NewCourse }),
+      },
+      {
+        path: 'dosing/courses/:id',
+        lazy: async () => ({ Component: (await import('../dosing/Course')).Course }),
+      },
+      { path: 'tracing/:id?', lazy: async () => ({ Component: (await import('../tracing/Trace')).Trace }) },
+    ],
+  },
+])

@@ -1,0 +1,193 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { ScaleReader } from '../drying/ScaleReader'
+import { Button, ButtonLink, number, NumberInput } from '../ui/controls'
+import { Empty, Loaded, Page, ProblemNotice } from '../ui/page'
+import { date, figure } from '../ui/words'
+import { useToday } from './queries'
+
+type Task = Schemas['TaskView']
+
+const HEADINGS: Record<Task['kind'], string> = {
+  RACK: 'To the rack',
+  WEIGH: 'To weigh',
+  SHAKE: 'To shake',
+  PRESS: 'To press',
+  FILL: 'To fill',
+  DOSE: 'To take',
+  USE_UP: 'To use up',
+  SET_ASIDE: 'To set aside',
+}
+
+const PAGE: Record<Task['kind'], (t: Task) => string> = {
+  RACK: () => '/drying',
+  WEIGH: (t) => `/drying/${t.subjectId}`,
+  SHAKE: (t) => `/making/batches/${t.subjectId}`,
+  PRESS: (t) => `/making/batches/${t.subjectId}`,
+  FILL: (t) => `/making/batches/${t.subjectId}`,
+  DOSE: (t) => `/dosing/courses/${t.subjectId}`,
+  USE_UP: (t) => `/shelf/${t.subjectId}`,
+  SET_ASIDE: (t) => `/tracing/${t.subjectId}`,
+}
+
+export function Today() {
+  const today = useToday()
+  return (
+    <Loaded query={today}>
+      {(data) => (
+        <Page
+          title={`Today, ${date(data.today)}`}
+          actions={<ButtonLink to="/field">Go out to the field</ButtonLink>}
+        >
+          {data.tasks.length === 0 ? (
+            <Empty>
+              Nothing waits today. Begin with a stand: go to the Field, add one, and identify what grows
+              there.
+            </Empty>
+          ) : (
+            <div className="gap-x-8 lg:columns-2">
+              {Object.entries(HEADINGS).map(([kind, heading]) => {
+                const tasks = data.tasks.filter((t) => t.kind === kind)
+                return tasks.length === 0 ? null : (
+                  <section key={kind} aria-label={heading} className="mb-4 break-inside-avoid">
+                    <h2 className="text-water border-water mb-1 border-b-2 text-lg font-semibold">
+                      {heading}
+                    </h2>
+                    <ul>
+                      {tasks.map((t) => (
+                        <TaskRow key={`${t.kind}${t.subjectId}${t.slot ?? ''}`} task={t} today={data.today} />
+                      ))}
+                    </ul>
+                  </section>
+                )
+              })}
+            </div>
+          )}
+        </Page>
+      )}
+    </Loaded>
+  )
+}
+
+function TaskRow({ task, today }: { task: Task; today: string }) {
+  return (
+    <li className="border-line border-b py-2">
+      <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+        <div className="min-w-48 flex-1">
+          <Link to={PAGE[task.kind](task)} className="font-medium underline decoration-1 underline-offset-4">
+            {task.title}
+          </Link>
+          <p className="text-soft text-sm">
+            {task.detail}
+            {task.overdue && <strong className="text-madder ml-2">late, was due {date(task.due)}</strong>}
+          </p>
+        </div>
+        <Doing task={task} today={today} />
+      </div>
+    </li>
+  )
+}
+
+/** Each task is done from the list itself. */
+function Doing({ task, today }: { task: Task; today: string }) {
+  const queries = useQueryClient()
+  const [id] = useState(() => v7())
+  const [open, setOpen] = useState(false)
+  const [amount, setAmount] = useState(task.kind === 'PRESS' ? figure(task.amount ?? 0) : '')
+  const path = { id: task.subjectId }
+  const done = useMutation({
+    mutationFn: async (): Promise<unknown> => {
+      switch (task.kind) {
+        case 'SHAKE':
+          return ask(
+            api.POST('/api/making/batches/{id}/shakes', { params: { path }, body: { id, on: today } }),
+          )
+        case 'WEIGH':
+          return ask(
+            api.POST('/api/drying/runs/{id}/weighings', {
+              params: { path },
+              body: { id, at: new Date().toISOString(), massG: number(amount), source: 'HAND' },
+            }),
+          )
+        case 'PRESS':
+          return ask(
+            api.POST('/api/making/batches/{id}/press', {
+              params: { path, header: ifMatch(task.version ?? 0) },
+              body: { yieldAmount: number(amount), on: today },
+            }),
+          )
+        case 'DOSE':
+          return ask(
+            api.POST('/api/dosing/courses/{id}/doses', {
+              params: { path },
+              body: { id, on: today, slot: task.slot ?? 1 },
+            }),
+          )
+        case 'USE_UP':
+          return ask(
+            api.POST('/api/shelf/lots/{id}/finish', {
+              params: { path, header: ifMatch(task.version ?? 0) },
+            }),
+          )
+        default:
+          throw new Error('done on its own page')
+      }
+    },
+    onSettled: () => queries.invalidateQueries(),
+  })
+
+  if (task.kind === 'RACK')
+    return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
+  if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>
+  if (task.kind === 'SET_ASIDE') return <ButtonLink to={`/tracing/${task.subjectId}`}>See why</ButtonLink>
+
+  const verb = { SHAKE: 'Shaken', WEIGH: 'Weigh', PRESS: 'Press', DOSE: 'Taken', USE_UP: 'Used up' }[
+    task.kind
+  ]
+  const asks = task.kind === 'WEIGH' || task.kind === 'PRESS'
+  return (
+    <>
+      {!open && (
+        <Button
+          disabled={done.isPending}
+          aria-label={`${verb}: ${task.title}`}
+          onClick={() => (asks ? setOpen(true) : done.mutate())}
+        >
+          {verb}
+        </Button>
+      )}
+      {open && asks && (
+        <form
+          className="flex w-full flex-wrap items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            done.mutate()
+          }}
+        >
+          <div className="w-40">
+            <NumberInput
+              label={task.kind === 'WEIGH' ? 'Weight now' : 'What came out'}
+              unit={task.kind === 'WEIGH' ? 'g' : 'mL'}
+              value={amount}
+              onChange={setAmount}
+            />
+          </div>
+          {task.kind === 'WEIGH' && (
+            <ScaleReader runId={task.subjectId} onStable={(g) => setAmount(String(g))} />
+          )}
+          <Button kind="main" type="submit" disabled={done.isPending}>
+            Record
+          </Button>
+        </form>
+      )}
+      {done.error && (
+        <div className="w-full">
+          <ProblemNotice error={done.error} />
+        </div>
+      )}
+    </>
+  )
+}

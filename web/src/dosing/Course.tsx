@@ -1,0 +1,180 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { useSession } from '../household/queries'
+import { useLot } from '../shelf/queries'
+import { Button, Input, Toggle } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
+import { date, figure, isoToday, lower } from '../ui/words'
+import { CourseStrip } from './Calendar'
+import { useCourse } from './queries'
+
+type CourseView = Schemas['CourseView']
+
+export function Course() {
+  const { id = '' } = useParams()
+  const course = useCourse(id)
+  return <Loaded query={course}>{(c) => <CoursePage course={c} />}</Loaded>
+}
+
+function CoursePage({ course }: { course: CourseView }) {
+  const queries = useQueryClient()
+  const session = useSession()
+  const today = session.data?.today ?? isoToday()
+  const end = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/dosing/courses/{id}/end', {
+          params: { path: { id: course.id }, header: ifMatch(course.version) },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  const when =
+    course.timing && course.timing.relation !== 'ANY'
+      ? `${course.timing.minutes ? `${course.timing.minutes} minutes ` : ''}${lower(course.timing.relation)}`
+      : 'at any time'
+  return (
+    <Page
+      title={`${course.person}: ${course.product}`}
+      actions={
+        course.status === 'RUNNING' && (
+          <Button onClick={() => end.mutate()} disabled={end.isPending}>
+            End the course
+          </Button>
+        )
+      }
+    >
+      <p className="mb-3">
+        From{' '}
+        <Link className="underline" to={`/shelf/${course.lotId}`}>
+          {course.lotCode}
+        </Link>
+        , {date(course.startOn)} to {date(course.lastDay)}, {when}, {figure(course.totalMl)} mL in all
+        {course.use ? `, for ${course.use}` : ''}.
+      </p>
+      <ProblemNotice error={end.error} />
+      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="space-y-4">
+          <Section title="Planned and taken">
+            <CourseStrip days={course.days} today={today} taken={course.taken} />
+          </Section>
+          <Ticks course={course} today={today} />
+        </div>
+        <div className="space-y-4">
+          <Findings findings={course.findings} label="Course findings" />
+          {course.findings.some((f) => f.code === 'FIRST_TIME') && <Trial course={course} today={today} />}
+          <Section title="Stop and get help at">
+            <p>{course.dangerSigns.join(', ')}.</p>
+          </Section>
+          <SafetyLine />
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Ticks({ course, today }: { course: CourseView; today: string }) {
+  const shown = course.days.filter((d) => d.date <= today).slice(-4)
+  if (shown.length === 0) return <p>The course begins on {date(course.startOn)}.</p>
+  return (
+    <Section title="Doses">
+      <ul>
+        {shown.toReversed().map((d) => (
+          <li key={d.date} className="border-line flex flex-wrap items-center gap-2 border-b py-2">
+            <span className="w-32 font-medium">{d.date === today ? 'today' : date(d.date)}</span>
+            {d.doses === 0 && <span className="text-soft">pause</span>}
+            {Array.from({ length: d.doses }, (_, i) => (
+              <Tick key={i} course={course} day={d} slot={i + 1} />
+            ))}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  )
+}
+
+function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView']; slot: number }) {
+  const queries = useQueryClient()
+  const [id] = useState(() => v7())
+  const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
+  const take = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/dosing/courses/{id}/doses', {
+          params: { path: { id: course.id } },
+          body: { id, on: day.date, slot },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  if (taken) {
+    return (
+      <span className="bg-lichen-pale text-lichen border-lichen border-2 px-3 py-1.5 font-medium">
+        taken {figure(taken.ml)} mL
+      </span>
+    )
+  }
+  return (
+    <>
+      <Button
+        disabled={!course.dosable || take.isPending}
+        aria-label={`Dose ${slot} of ${date(day.date)} taken`}
+        onClick={() => take.mutate()}
+      >
+        take {figure(day.perDoseMl)} mL
+      </Button>
+      <ProblemNotice error={take.error} />
+    </>
+  )
+}
+
+/** A first small trial of each plant, with how it went. */
+function Trial({ course, today }: { course: CourseView; today: string }) {
+  const queries = useQueryClient()
+  const lot = useLot(course.lotId)
+  const [reaction, setReaction] = useState('')
+  const [well, setWell] = useState(true)
+  const [ids] = useState<Record<string, string>>({})
+  const save = useMutation({
+    mutationFn: async () => {
+      for (const herb of lot.data?.herbs ?? []) {
+        ids[herb.taxonId] ??= v7()
+        await ask(
+          api.POST('/api/dosing/trials', {
+            body: {
+              id: ids[herb.taxonId] ?? '',
+              personId: course.personId,
+              taxonId: herb.taxonId,
+              on: today,
+              reaction,
+              well,
+            },
+          }),
+        )
+      }
+    },
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="First trial">
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          save.mutate()
+        }}
+      >
+        <Input label="How it went" value={reaction} onChange={(e) => setReaction(e.target.value)} />
+        <Toggle label="Nothing bad happened" checked={well} onChange={setWell} />
+        <ProblemNotice error={save.error} />
+        <Button type="submit" disabled={save.isPending}>
+          Record the trial
+        </Button>
+      </form>
+    </Section>
+  )
+}

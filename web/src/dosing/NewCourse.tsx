@@ -1,0 +1,232 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { useTaxon } from '../herbarium/queries'
+import { usePeople, useSession } from '../household/queries'
+import { useLots } from '../shelf/queries'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
+import { Button, Choose, Input, Slider, Toggle } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
+import { useLive } from '../ui/useLive'
+import { date, figure, isoToday, lower, range } from '../ui/words'
+import { CourseStrip } from './Calendar'
+
+type Request = Schemas['CourseRequest']
+type Relation = NonNullable<Request['timing']>['relation']
+
+const RELATIONS: Relation[] = ['BEFORE_MEAL', 'WITH_MEAL', 'AFTER_MEAL', 'BEDTIME', 'ANY']
+
+export function NewCourse() {
+  const people = usePeople()
+  const lots = useLots()
+  return (
+    <Loaded query={people}>
+      {(p) => <Loaded query={lots}>{(l) => <Planner people={p} lots={l} />}</Loaded>}
+    </Loaded>
+  )
+}
+
+function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Schemas['LotView'][] }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const session = useSession()
+  const today = session.data?.today ?? isoToday()
+  const [search] = useSearchParams()
+  const products = lots.filter((l) => ['BOTTLE', 'FLASK', 'TIN'].includes(l.kind) && l.remaining > 0)
+  const [id] = useState(() => v7())
+  const [person, setPerson] = useState(search.get('person') ?? people[0]?.id ?? '')
+  const [lot, setLot] = useState(search.get('lot') ?? products[0]?.id ?? '')
+  const product = products.find((l) => l.id === lot)
+  const taxon = useTaxon(product?.herbs[0]?.taxonId ?? '')
+  const [use, setUse] = useState('')
+  const [way, setWay] = useState<Request['way'] | ''>('')
+  const [ml, setMl] = useState(2)
+  const [times, setTimes] = useState(3)
+  const [days, setDays] = useState(21)
+  const [onDays, setOnDays] = useState(5)
+  const [offDays, setOffDays] = useState(2)
+  const [pauses, setPauses] = useState(true)
+  const [rampDays, setRampDays] = useState(3)
+  const [relation, setRelation] = useState<Relation>('AFTER_MEAL')
+  const [start, setStart] = useState(today)
+  const reasons = useAcknowledged()
+
+  const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
+  const uses = taxon.data?.uses.map((u) => u.name) ?? []
+  const chosenUse = use && uses.includes(use) ? use : (uses[0] ?? '')
+  const body: Request | null =
+    person && lot
+      ? {
+          id,
+          personId: person,
+          lotId: lot,
+          use: chosenUse || undefined,
+          way: chosenWay,
+          perDoseMl: ml,
+          timesPerDay: times,
+          pattern: pauses ? { kind: 'CYCLE', onDays, offDays } : { kind: 'DAILY' },
+          ramp: rampDays > 0 ? { startFraction: 0.5, days: rampDays } : undefined,
+          courseDays: days,
+          timing: { relation, minutes: relation.endsWith('MEAL') ? 15 : undefined },
+          startOn: start,
+          acknowledged: reasons.list,
+        }
+      : null
+  const check = useLive('course', body && { ...body, acknowledged: [] }, (b, signal) =>
+    ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
+  )
+  const save = useMutation({
+    mutationFn: () => {
+      if (!body) throw new Error('nothing chosen')
+      return ask(api.POST('/api/dosing/courses', { body }))
+    },
+    onSuccess: async (c) => {
+      await queries.invalidateQueries()
+      await navigate(`/dosing/courses/${c.id}`)
+    },
+  })
+  const plan = check.data
+  const invalid = check.error instanceof ProblemError && check.error.problem.status === 400
+  const findings = invalid ? [] : (plan?.findings ?? [])
+  const stopped = findings.some((f) => f.severity === 'STOP')
+  const doses = taxon.data?.parts.flatMap((p) => p.doses) ?? []
+  return (
+    <Page title="Plan a course">
+      <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_21rem]">
+        <Section title="Who takes what">
+          <div className="space-y-2">
+            <Choose
+              label="Person"
+              value={person}
+              onChange={setPerson}
+              choices={people.map((p) => ({ value: p.id, label: p.name, hint: `${p.ageYears} years` }))}
+            />
+            <Choose
+              label="From"
+              value={lot}
+              onChange={setLot}
+              choices={products.map((l) => ({
+                value: l.id,
+                label: `${l.name} ${l.code}`,
+                hint: `${figure(l.remaining)} ${l.unit} left, ${lower(l.state)}`,
+              }))}
+            />
+            <Choose
+              label="For"
+              value={chosenUse}
+              onChange={setUse}
+              choices={uses.map((u) => ({ value: u, label: u }))}
+            />
+            <Choose
+              label="How"
+              value={chosenWay}
+              onChange={setWay}
+              choices={[
+                { value: 'MOUTH', label: 'by mouth' },
+                { value: 'SKIN', label: 'on intact skin' },
+              ]}
+            />
+            <Slider label="Each dose" unit="mL" value={ml} min={0.5} max={250} step={0.5} onChange={setMl} />
+            <Slider label="Times a day" unit="" value={times} min={1} max={6} step={1} onChange={setTimes} />
+            <Slider label="For" unit="days" value={days} min={1} max={60} step={1} onChange={setDays} />
+            <Toggle label="With pauses" checked={pauses} onChange={setPauses} />
+            {pauses && (
+              <div className="grid grid-cols-2 gap-3">
+                <Slider
+                  label="On"
+                  unit="days"
+                  value={onDays}
+                  min={1}
+                  max={14}
+                  step={1}
+                  onChange={setOnDays}
+                />
+                <Slider
+                  label="Off"
+                  unit="days"
+                  value={offDays}
+                  min={1}
+                  max={14}
+                  step={1}
+                  onChange={setOffDays}
+                />
+              </div>
+            )}
+            <Slider
+              label="Build up from half over"
+              unit="days"
+              value={rampDays}
+              min={0}
+              max={14}
+              step={1}
+              onChange={setRampDays}
+            />
+            <Choose
+              label="When"
+              value={relation}
+              onChange={setRelation}
+              choices={RELATIONS.map((r) => ({ value: r, label: r === 'ANY' ? 'any time' : lower(r) }))}
+            />
+            <Input
+              label="From"
+              type="date"
+              value={start}
+              onChange={(e) => setStart(e.target.value || today)}
+            />
+          </div>
+        </Section>
+        <div className="space-y-3">
+          {plan && (
+            <Section title="The course">
+              <CourseStrip days={plan.days} today={today} />
+            </Section>
+          )}
+          <Findings findings={findings} label="Course findings" />
+          <Because lines={plan?.because ?? []} />
+          <SafetyLine />
+        </div>
+        <div className="space-y-3">
+          <Section title="What follows">
+            <dl className="space-y-2">
+              <Figure
+                label="Needed"
+                value={figure(plan?.totalMl ?? NaN)}
+                unit="mL"
+                note={`${figure(plan?.bottleMl ?? NaN)} mL in the bottle${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
+              />
+              {plan?.driedGPerDay && (
+                <Figure label="Dried herb a day" value={range(plan.driedGPerDay)} unit="g" />
+              )}
+              <Figure label="Alcohol in a dose" value={figure(plan?.alcoholGPerDose ?? NaN)} unit="g" />
+              <Figure label="Last day" value={date(plan?.lastDay)} />
+            </dl>
+            {doses.map((d) => (
+              <p key={d.use + d.form} className="text-soft mt-2 text-sm">
+                Card, {d.use}: {range(d.driedGPerDay)} g dried a day from {d.fromAgeYears} years (
+                {d.source.title}, {d.source.year}; not checked by this household)
+              </p>
+            ))}
+          </Section>
+          <Acknowledge findings={findings} reasons={reasons} />
+          <ProblemNotice error={save.error ?? check.error} />
+          <Button
+            kind="main"
+            disabled={!plan || invalid || stopped || save.isPending}
+            onClick={() => save.mutate()}
+          >
+            Start the course
+          </Button>
+          {stopped && (
+            <p className="text-madder font-semibold">
+              STOPPED for {people.find((p) => p.id === person)?.name}. Read why; ask the prescriber or
+              pharmacist.
+            </p>
+          )}
+        </div>
+      </div>
+    </Page>
+  )
+}

@@ -1,0 +1,210 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { Button, Input, number, NumberInput } from '../ui/controls'
+import { Empty, Loaded, Page, ProblemNotice, RangeBar, Section } from '../ui/page'
+import { date, figure, hours, lower, range } from '../ui/words'
+import { useRuns, useWaiting } from './queries'
+
+type RunView = Schemas['RunView']
+type HarvestView = Schemas['HarvestView']
+
+export function Rack() {
+  const runs = useRuns()
+  const waiting = useWaiting()
+  return (
+    <Page title="Rack">
+      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+        <Section title="Drying now">
+          <Loaded query={runs}>
+            {(all) => {
+              const drying = all.filter((r) => r.status === 'DRYING')
+              return drying.length === 0 ? (
+                <Empty>Nothing on the rack. Put a harvest on it from the list beside this.</Empty>
+              ) : (
+                <ul>
+                  {drying.map((r) => (
+                    <RunRow key={r.id} run={r} />
+                  ))}
+                </ul>
+              )
+            }}
+          </Loaded>
+        </Section>
+        <Section title="Picked, waiting for the rack">
+          <Loaded query={waiting}>
+            {(all) =>
+              all.length === 0 ? (
+                <Empty>Every harvest is on a rack or in its jar.</Empty>
+              ) : (
+                <ul>
+                  {all.map((h) => (
+                    <WaitingRow key={h.id} harvest={h} />
+                  ))}
+                </ul>
+              )
+            }
+          </Loaded>
+        </Section>
+      </div>
+      <div className="mt-4">
+        <Section title="Dried before">
+          <Loaded query={runs}>
+            {(all) => (
+              <ul className="text-sm">
+                {all
+                  .filter((r) => r.status !== 'DRYING')
+                  .map((r) => (
+                    <li key={r.id} className="border-line border-b py-1">
+                      <Link className="underline" to={`/drying/${r.id}`}>
+                        {r.commonName}, {lower(r.part)}
+                      </Link>{' '}
+                      {r.code}, from {date(r.startedAt)}:{' '}
+                      {r.status === 'JARRED' ? 'in its jar' : 'thrown away for mould'}
+                    </li>
+                  ))}
+              </ul>
+            )}
+          </Loaded>
+        </Section>
+      </div>
+    </Page>
+  )
+}
+
+function RunRow({ run }: { run: RunView }) {
+  const stalled = run.findings.some((f) => f.code === 'HUMID_STALL')
+  return (
+    <li className="border-line border-b py-2">
+      <div className="flex items-baseline justify-between gap-3">
+        <Link to={`/drying/${run.id}`} className="text-lg font-medium underline">
+          {run.commonName}, {lower(run.part)}
+        </Link>
+        <span className="text-soft text-sm">
+          {run.rack} · {run.code}
+        </span>
+      </div>
+      {run.moistureNow && (
+        <>
+          <RangeBar
+            low={run.moistureNow.low}
+            high={run.moistureNow.high}
+            min={0}
+            max={0.9}
+            marks={[{ at: run.targetMoisture, label: 'target' }]}
+          />
+          <p>
+            <strong>{range(run.moistureNow, 100)} %</strong> water now;{' '}
+            {run.done
+              ? 'dry: test a stem and jar it'
+              : stalled
+                ? 'stalled in humid air'
+                : run.remainingHours
+                  ? `done in about ${hours(run.remainingHours.likely)} (${hours(run.remainingHours.low)} to ${hours(run.remainingHours.high)})`
+                  : 'weigh it twice for a forecast'}
+          </p>
+        </>
+      )}
+    </li>
+  )
+}
+
+function WaitingRow({ harvest }: { harvest: HarvestView }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [search] = useSearchParams()
+  const [open, setOpen] = useState(search.get('harvest') === harvest.id)
+  const [id] = useState(() => v7())
+  const [rack, setRack] = useState('Attic screen')
+  const [fresh, setFresh] = useState(figure(harvest.massG))
+  const [low, setLow] = useState('')
+  const [high, setHigh] = useState('')
+  const [temperature, setTemperature] = useState('')
+  const [humidity, setHumidity] = useState('')
+  const start = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/drying/runs', {
+          body: {
+            id,
+            harvestId: harvest.id,
+            rack,
+            at: new Date().toISOString(),
+            freshG: number(fresh),
+            moisture: low || high ? { low: number(low) / 100, high: number(high) / 100 } : undefined,
+            temperatureC: temperature ? number(temperature) : undefined,
+            relativeHumidity: humidity ? number(humidity) / 100 : undefined,
+          },
+        }),
+      ),
+    onSuccess: async (run) => {
+      await queries.invalidateQueries()
+      await navigate(`/drying/${run.id}`)
+    },
+  })
+  const problem = start.error instanceof ProblemError ? start.error.problem : undefined
+  const at = (field: string) => problem?.errors?.find((e) => e.field === field)?.message
+  return (
+    <li className="border-line border-b py-2">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <div>
+          <p className="font-medium">
+            {figure(harvest.massG)} g {harvest.commonName}, {lower(harvest.part)}
+          </p>
+          <p className="text-soft text-sm">
+            {harvest.code} · {date(harvest.on)} · {harvest.standName}
+          </p>
+        </div>
+        {!open && <Button onClick={() => setOpen(true)}>Put on the rack</Button>}
+      </div>
+      {open && (
+        <form
+          className="mt-2 grid grid-cols-2 gap-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            start.mutate()
+          }}
+        >
+          <Input
+            label="Which rack"
+            value={rack}
+            onChange={(e) => setRack(e.target.value)}
+            error={at('rack')}
+          />
+          <NumberInput label="Weight on it" unit="g" value={fresh} onChange={setFresh} error={at('freshG')} />
+          <NumberInput
+            label="Water at the start, from"
+            unit="%"
+            hint="empty: a wide general range"
+            value={low}
+            onChange={setLow}
+            error={at('moisture.low')}
+          />
+          <NumberInput label="to" unit="%" value={high} onChange={setHigh} error={at('moisture.high')} />
+          <NumberInput
+            label="Air"
+            unit="°C"
+            value={temperature}
+            onChange={setTemperature}
+            error={at('air.temperatureC')}
+          />
+          <NumberInput
+            label="Humidity"
+            unit="%"
+            value={humidity}
+            onChange={setHumidity}
+            error={at('relativeHumidity') ?? at('air.relativeHumidity')}
+          />
+          <div className="col-span-2 space-y-2">
+            <ProblemNotice error={start.error} />
+            <Button kind="main" type="submit" disabled={start.isPending}>
+              Start drying
+            </Button>
+          </div>
+        </form>
+      )}
+    </li>
+  )
+}

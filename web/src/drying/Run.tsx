@@ -1,0 +1,268 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { lazy, Suspense, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { date, figure, hours, isoToday, lower, range } from '../ui/words'
+import { useRun } from './queries'
+import { ScaleReader } from './ScaleReader'
+
+type RunView = Schemas['RunView']
+type Test = NonNullable<RunView['physicalTest']>
+
+const DryingCurve = lazy(async () => ({ default: (await import('./DryingCurve')).DryingCurve }))
+
+export function Run() {
+  const { id = '' } = useParams()
+  const run = useRun(id)
+  return <Loaded query={run}>{(r) => <RunPage run={r} />}</Loaded>
+}
+
+function RunPage({ run }: { run: RunView }) {
+  const drying = run.status === 'DRYING'
+  return (
+    <Page title={`${run.commonName}, ${lower(run.part)} on ${run.rack}`}>
+      <div className="grid gap-4 lg:grid-cols-[17rem_minmax(0,1fr)_19rem]">
+        <div className="space-y-4">
+          {drying && <Weigh run={run} />}
+          {drying && <Condition key={run.version} run={run} />}
+        </div>
+        <div className="space-y-3">
+          <Suspense fallback={<p className="text-soft">Drawing the curve</p>}>
+            <DryingCurve run={run} />
+          </Suspense>
+          <Because lines={run.because} />
+          <details className="text-sm">
+            <summary className="text-note min-h-6 cursor-pointer underline">
+              {run.weighings.length} weighings
+            </summary>
+            <ul>
+              {run.weighings.map((w) => (
+                <li key={w.id}>
+                  {date(w.at)}, rack hour {figure(w.rackHours)}: {figure(w.massG)} g, {w.weighedBy}
+                </li>
+              ))}
+            </ul>
+          </details>
+        </div>
+        <div className="space-y-4">
+          <Section title="Where it stands">
+            <dl className="space-y-3">
+              <Figure
+                label="Water now, wet basis"
+                value={range(run.moistureNow, 100)}
+                unit="%"
+                note={`it may go to the jar at ${figure(run.targetMoisture * 100)} %`}
+              />
+              <Figure label="Weight to reach" value={range(run.targetG)} unit="g" />
+              <Figure
+                label="Done in"
+                value={
+                  run.done ? 'dry now' : run.remainingHours ? hours(run.remainingHours.likely) : 'not known'
+                }
+                note={
+                  run.remainingHours && !run.done
+                    ? `90 % band: ${hours(run.remainingHours.low)} to ${hours(run.remainingHours.high)}, on the rack`
+                    : undefined
+                }
+              />
+            </dl>
+          </Section>
+          <Findings findings={run.findings} label="Drying findings" />
+          {drying && <ToJar run={run} />}
+          {drying && <Mould run={run} />}
+          {!drying && (
+            <p className="font-medium">
+              {run.status === 'JARRED' ? 'This lot is in its jar.' : 'This lot was thrown away for mould.'}
+            </p>
+          )}
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Weigh({ run }: { run: RunView }) {
+  const queries = useQueryClient()
+  const [id, setId] = useState(() => v7())
+  const [mass, setMass] = useState('')
+  const [fromScale, setFromScale] = useState(false)
+  const weigh = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/drying/runs/{id}/weighings', {
+          params: { path: { id: run.id } },
+          body: {
+            id,
+            at: new Date().toISOString(),
+            massG: number(mass),
+            source: fromScale ? 'SCALE' : 'HAND',
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      setId(v7())
+      setMass('')
+      await queries.invalidateQueries()
+    },
+  })
+  return (
+    <Section title="Weigh">
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          weigh.mutate()
+        }}
+      >
+        <ScaleReader
+          runId={run.id}
+          onStable={(g) => {
+            setMass(String(g))
+            setFromScale(true)
+          }}
+        />
+        <NumberInput
+          label="Weight now"
+          unit="g"
+          value={mass}
+          onChange={(v) => {
+            setMass(v)
+            setFromScale(false)
+          }}
+        />
+        <ProblemNotice error={weigh.error} />
+        <Button kind="main" type="submit" disabled={weigh.isPending || !(number(mass) > 0)}>
+          Record the weight
+        </Button>
+      </form>
+    </Section>
+  )
+}
+
+const TESTS: { value: Test | 'NONE'; label: string }[] = [
+  { value: 'NONE', label: 'not tried' },
+  { value: 'BENDS', label: 'bends' },
+  { value: 'CRUMBLES', label: 'leaf crumbles' },
+  { value: 'SNAPS', label: 'stem snaps' },
+  { value: 'HARD', label: 'hard through' },
+]
+
+function Condition({ run }: { run: RunView }) {
+  const queries = useQueryClient()
+  const [temperature, setTemperature] = useState(run.temperatureC?.toString() ?? '')
+  const [humidity, setHumidity] = useState(
+    run.relativeHumidity == null ? '' : figure(run.relativeHumidity * 100),
+  )
+  const [test, setTest] = useState<Test | 'NONE'>(run.physicalTest ?? 'NONE')
+  const [working, setWorking] = useState(run.working)
+  const save = useMutation({
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/drying/runs/{id}/condition', {
+          params: { path: { id: run.id }, header: ifMatch(run.version) },
+          body: {
+            temperatureC: temperature ? number(temperature) : undefined,
+            relativeHumidity: humidity ? number(humidity) / 100 : undefined,
+            physicalTest: test === 'NONE' ? undefined : test,
+            working,
+            at: new Date().toISOString(),
+          },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="At the rack">
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          save.mutate()
+        }}
+      >
+        <div className="grid grid-cols-2 gap-2">
+          <NumberInput label="Air" unit="°C" value={temperature} onChange={setTemperature} />
+          <NumberInput label="Humidity" unit="%" value={humidity} onChange={setHumidity} />
+        </div>
+        <Choose label="Stem or leaf test" value={test} choices={TESTS} onChange={setTest} />
+        <Toggle label="Rack is at work" checked={working} onChange={setWorking} />
+        <ProblemNotice error={save.error} />
+        <Button type="submit" disabled={save.isPending}>
+          Note it
+        </Button>
+      </form>
+    </Section>
+  )
+}
+
+function ToJar({ run }: { run: RunView }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [id] = useState(() => v7())
+  const last = run.weighings.at(-1)?.massG ?? run.freshG
+  const [mass, setMass] = useState(String(last))
+  const [place, setPlace] = useState('still-room, dark cupboard')
+  const jar = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/shelf/jars', {
+          body: { id, fromRun: run.id, on: isoToday(), massG: number(mass), place },
+        }),
+      ),
+    onSuccess: async () => {
+      await queries.invalidateQueries()
+      await navigate(`/shelf/${id}`)
+    },
+  })
+  return (
+    <Section title="Into a jar">
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          jar.mutate()
+        }}
+      >
+        <NumberInput label="Weight into the jar" unit="g" value={mass} onChange={setMass} />
+        <Input label="Where it will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
+        <ProblemNotice error={jar.error} />
+        <Button kind={run.done ? 'main' : 'quiet'} type="submit" disabled={jar.isPending}>
+          Put it into a jar
+        </Button>
+      </form>
+    </Section>
+  )
+}
+
+function Mould({ run }: { run: RunView }) {
+  const queries = useQueryClient()
+  const [sure, setSure] = useState(false)
+  const mould = useMutation({
+    mutationFn: () => ask(api.POST('/api/drying/runs/{id}/mould', { params: { path: { id: run.id } } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <div className="space-y-2">
+      {sure ? (
+        <>
+          <p className="text-sm">
+            The whole lot is lost; no part of it can be saved. This can't be taken back.
+          </p>
+          <Button kind="grave" onClick={() => mould.mutate()} disabled={mould.isPending}>
+            Mould: throw all of it away
+          </Button>{' '}
+          <Button onClick={() => setSure(false)}>No, keep it</Button>
+        </>
+      ) : (
+        <Button kind="grave" onClick={() => setSure(true)}>
+          I see or smell mould
+        </Button>
+      )}
+      <ProblemNotice error={mould.error} />
+    </div>
+  )
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { Button, ButtonLink } from '../ui/controls'
+import { Empty, Loaded, Page, Section } from '../ui/page'
+import { date, figure, lower } from '../ui/words'
+import { useHarvests, useStands } from './queries'
+import { StandForm } from './StandForm'
+import { StandVerdict } from './Verdict'
+
+export function Field() {
+  const stands = useStands()
+  const harvests = useHarvests()
+  const [adding, setAdding] = useState(false)
+  return (
+    <Page
+      title="Field"
+      actions={
+        <>
+          <ButtonLink to="/herbarium">Herbarium</ButtonLink>
+          <Button kind="main" onClick={() => setAdding(!adding)}>
+            {adding ? 'Leave it' : 'Add a stand'}
+          </Button>
+        </>
+      }
+    >
+      {adding && <StandForm onDone={() => setAdding(false)} />}
+      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+        <Section title="Stands">
+          <Loaded query={stands}>
+            {(all) =>
+              all.length === 0 ? (
+                <Empty>No stand yet. Add the first place where a plant of yours grows.</Empty>
+              ) : (
+                <ul>
+                  {all.map((s) => (
+                    <li
+                      key={s.id}
+                      className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b py-2"
+                    >
+                      <div className="min-w-52 flex-1">
+                        <Link to={`/field/stands/${s.id}`} className="font-medium underline">
+                          {s.name}
+                        </Link>
+                        <p className="text-soft text-sm">
+                          {s.place} · {s.commonName} ·{' '}
+                          <span className="font-plant italic">{s.scientificName}</span>
+                        </p>
+                      </div>
+                      {s.ground === 'CONTAMINATED' && (
+                        <span className="text-madder text-sm font-semibold">contaminated ground</span>
+                      )}
+                      <StandVerdict stand={s} />
+                      <ButtonLink to={`/field/stands/${s.id}/identify`}>Identify</ButtonLink>
+                      <ButtonLink to={`/field/stands/${s.id}/harvest`}>Harvest</ButtonLink>
+                    </li>
+                  ))}
+                </ul>
+              )
+            }
+          </Loaded>
+        </Section>
+        <Section title="Harvests">
+          <Loaded query={harvests}>
+            {(all) =>
+              all.length === 0 ? (
+                <Empty>Nothing harvested yet.</Empty>
+              ) : (
+                <ul>
+                  {all.map((h) => (
+                    <li key={h.id} className="border-line border-b py-1.5">
+                      <span className="font-medium">
+                        {figure(h.massG)} g {h.commonName}, {lower(h.part)}
+                      </span>
+                      <p className="text-soft text-sm">
+                        {date(h.on)} · {h.code} · {h.standName} · {h.weather} · {h.pickedBy}
+                      </p>
+                    </li>
+                  ))}
+                </ul>
+              )
+            }
+          </Loaded>
+        </Section>
+      </div>
+    </Page>
+  )
+}

@@ -1,0 +1,200 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { useTaxon } from '../herbarium/queries'
+import { useSession } from '../household/queries'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
+import { Button, Choose, Input, number, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { useLive } from '../ui/useLive'
+import { figure, isoToday, lower } from '../ui/words'
+import { useStand } from './queries'
+
+type Request = Schemas['HarvestRequest']
+
+export function HarvestForm() {
+  const { id = '' } = useParams()
+  const stand = useStand(id)
+  return <Loaded query={stand}>{(s) => <WithCard stand={s} />}</Loaded>
+}
+
+function WithCard({ stand }: { stand: Schemas['StandView'] }) {
+  const taxon = useTaxon(stand.taxonId)
+  return <Loaded query={taxon}>{(t) => <HarvestPage stand={stand} taxon={t} />}</Loaded>
+}
+
+function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const session = useSession()
+  const today = session.data?.today ?? isoToday()
+  const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
+  const [id] = useState(() => v7())
+  const [part, setPart] = useState<Request['part']>(parts[0] ?? 'HERB')
+  const [stage, setStage] = useState<Request['stage']>('FLOWERING')
+  const [on, setOn] = useState(today)
+  const [mass, setMass] = useState('')
+  const [share, setShare] = useState(5)
+  const [weather, setWeather] = useState('')
+  const [tells, setTells] = useState<string[]>([])
+  const [singly, setSingly] = useState(false)
+  const reasons = useAcknowledged()
+
+  const body: Request = {
+    id,
+    part,
+    stage,
+    on,
+    massG: number(mass),
+    shareTaken: share / 100,
+    weather,
+    tells,
+    examinedSingly: singly,
+    acknowledged: reasons.list,
+  }
+  const massOk = number(mass) > 0
+  const check = useLive(
+    'harvest',
+    { ...body, massG: massOk ? number(mass) : 1, acknowledged: [] },
+    (b, signal) =>
+      ask(
+        api.POST('/api/field/stands/{id}/harvests/check', {
+          params: { path: { id: stand.id } },
+          body: b,
+          signal,
+        }),
+      ),
+  )
+  const save = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/field/stands/{id}/harvests', { params: { path: { id: stand.id } }, body })),
+    onSuccess: async () => {
+      await queries.invalidateQueries()
+      await navigate('/drying')
+    },
+  })
+  const at = (field: string) =>
+    save.error instanceof ProblemError
+      ? save.error.problem.errors?.find((e) => e.field === field)?.message
+      : undefined
+  const telling = taxon.characters.filter((c) => c.stages.includes(stage)).slice(0, 14)
+  const used = taxon.parts.find((p) => p.part === part)
+  const findings = check.data?.findings ?? []
+  const stopped = findings.some((f) => f.severity === 'STOP')
+
+  return (
+    <Page title={`Harvest: ${stand.name}`}>
+      <form
+        className="grid gap-4 lg:grid-cols-[1fr_1fr_1fr]"
+        onSubmit={(e) => {
+          e.preventDefault()
+          save.mutate()
+        }}
+      >
+        <Section title="What you take">
+          <div className="space-y-3">
+            <Choose
+              label="Part"
+              value={part}
+              onChange={setPart}
+              choices={parts.map((p) => ({ value: p, label: lower(p) }))}
+            />
+            {used && (
+              <p className="text-soft text-sm">
+                {used.moment}. {used.method}
+              </p>
+            )}
+            <Choose
+              label="Stage of the plant"
+              value={stage}
+              onChange={setStage}
+              choices={(['ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING'] as const).map((s) => ({
+                value: s,
+                label: lower(s),
+              }))}
+            />
+            <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+            <Slider
+              label="Share of the stand taken"
+              unit="%"
+              value={share}
+              min={1}
+              max={60}
+              step={1}
+              onChange={setShare}
+            />
+            <Input
+              label="Day"
+              type="date"
+              max={today}
+              value={on}
+              onChange={(e) => setOn(e.target.value)}
+              error={at('on')}
+            />
+            <Input
+              label="Weather"
+              value={weather}
+              onChange={(e) => setWeather(e.target.value)}
+              hint="dry, dew, wind, sun"
+              error={at('weather')}
+            />
+          </div>
+        </Section>
+        <Section title="Looked at again today">
+          <p className="text-soft mb-1 text-sm">
+            Tick at least three characters that agree with {stand.commonName}.
+          </p>
+          <ul>
+            {telling.map((c) => (
+              <li key={c.character + c.stages.join()}>
+                <label className="flex min-h-9 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 shrink-0"
+                    checked={tells.includes(c.character)}
+                    onChange={() =>
+                      setTells(
+                        tells.includes(c.character)
+                          ? tells.filter((t) => t !== c.character)
+                          : [...tells, c.character],
+                      )
+                    }
+                  />
+                  <span>
+                    {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          <Toggle label="Every piece examined singly" checked={singly} onChange={setSingly} />
+        </Section>
+        <div className="space-y-4">
+          <Section title="The stand">
+            {check.data && (
+              <dl className="grid grid-cols-2 gap-3">
+                <Figure label="Its share for this part" value={figure(check.data.quota * 100)} unit="%" />
+                <Figure
+                  label="With this harvest"
+                  value={figure(check.data.sharePicked * 100 + share)}
+                  unit="%"
+                  note="taken this year"
+                />
+              </dl>
+            )}
+          </Section>
+          <Findings findings={findings} label="Harvest findings" />
+          <Acknowledge findings={findings} reasons={reasons} />
+          <ProblemNotice error={save.error} />
+          <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
+            Record the harvest
+          </Button>
+          {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
+        </div>
+      </form>
+    </Page>
+  )
+}

@@ -1,0 +1,144 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { Button, ButtonLink, Input } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { date, lower } from '../ui/words'
+import { useStand } from './queries'
+import { StandForm } from './StandForm'
+import { StandVerdict } from './Verdict'
+
+export function Stand() {
+  const { id = '' } = useParams()
+  const stand = useStand(id)
+  return <Loaded query={stand}>{(s) => <StandPage stand={s} />}</Loaded>
+}
+
+function StandPage({ stand }: { stand: Schemas['StandView'] }) {
+  const [editing, setEditing] = useState(false)
+  const i = stand.identification
+  return (
+    <Page
+      title={stand.name}
+      actions={
+        <>
+          <ButtonLink kind="main" to={`/field/stands/${stand.id}/identify`}>
+            Identify
+          </ButtonLink>
+          <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
+          <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>
+          <Button onClick={() => setEditing(!editing)}>{editing ? 'Leave it' : 'Change'}</Button>
+        </>
+      }
+    >
+      <p className="mb-3">
+        {stand.place} · {stand.commonName} · <span className="font-plant italic">{stand.scientificName}</span>{' '}
+        <StandVerdict stand={stand} />
+      </p>
+      {editing && <StandForm key={stand.version} stand={stand} onDone={() => setEditing(false)} />}
+      <div className="grid gap-4 lg:grid-cols-2">
+        <Section title="Last identification">
+          {i ? (
+            <>
+              <p>
+                {date(i.on)}, {lower(i.stage)}, by {i.identifiedBy}
+                {i.secondObserver ? ` and ${i.secondObserver}` : ''}: <strong>{lower(i.status)}</strong>
+                {i.taxonId && i.taxonId !== stand.taxonId ? `; most like ${i.taxonId}` : ''}
+              </p>
+              {i.book && <p className="text-soft">Checked in {i.book}</p>}
+              <p className="text-soft text-sm">
+                {i.observations.length} characters:{' '}
+                {i.observations.map((o) => `${o.character} ${o.state}`).join(', ')}
+              </p>
+            </>
+          ) : (
+            <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
+          )}
+        </Section>
+        <Section title="Ground">
+          <p>
+            {lower(stand.ground)} ground, {lower(stand.permission)}, {lower(stand.plenty)}
+            {stand.protectedSpecies ? ', protected' : ''}
+            {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
+          </p>
+        </Section>
+      </div>
+      <DoubtOrClear stand={stand} />
+    </Page>
+  )
+}
+
+function DoubtOrClear({ stand }: { stand: Schemas['StandView'] }) {
+  const queries = useQueryClient()
+  const [reason, setReason] = useState('')
+  const done = () => queries.invalidateQueries()
+  const doubt = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/tracing/stands/{id}/doubt', {
+          params: { path: { id: stand.id }, header: ifMatch(stand.version) },
+          body: { reason },
+        }),
+      ),
+    onSettled: done,
+  })
+  const clear = useMutation({
+    mutationFn: () => ask(api.POST('/api/tracing/stands/{id}/clear', { params: { path: { id: stand.id } } })),
+    onSettled: done,
+  })
+  return (
+    <div className="mt-4">
+      <Section title={stand.doubted ? 'Doubted' : 'Is it what you took it for?'}>
+        {stand.doubted ? (
+          <Findings
+            findings={[
+              {
+                code: 'IDENTITY_DOUBTED',
+                severity: 'STOP',
+                message: stand.doubtReason ?? 'Somebody doubts what this is.',
+                action:
+                  'Identify it again, with a second person. Until then nothing made from it may be used.',
+              },
+            ]}
+          />
+        ) : (
+          <form
+            className="flex max-w-2xl flex-wrap items-end gap-2"
+            onSubmit={(e) => {
+              e.preventDefault()
+              doubt.mutate()
+            }}
+          >
+            <div className="min-w-64 flex-1">
+              <Input
+                label="Why it is doubted"
+                value={reason}
+                onChange={(e) => setReason(e.target.value)}
+                hint="Everything made from it is set aside at once."
+              />
+            </div>
+            <Button kind="grave" type="submit" disabled={doubt.isPending}>
+              Doubt this stand
+            </Button>
+          </form>
+        )}
+        {doubt.data && (
+          <p role="status" className="mt-2 font-medium">
+            {doubt.data.lots.length} lots set aside.
+          </p>
+        )}
+        {!stand.doubted && stand.identification?.secondObserver && (
+          <div className="mt-3">
+            <Button onClick={() => clear.mutate()} disabled={clear.isPending}>
+              Lift the quarantine of what came from here
+            </Button>
+            {clear.data && <span className="ml-3">{clear.data.lots.length} lots usable again.</span>}
+          </div>
+        )}
+        <ProblemNotice error={doubt.error ?? clear.error} />
+      </Section>
+    </div>
+  )
+}

@@ -1,0 +1,156 @@
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { Controller, useForm } from 'react-hook-form'
+import { v7 } from 'uuid'
+import { z } from 'zod'
+import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { useTaxa } from '../herbarium/queries'
+import { Button, Choose, Input, Toggle } from '../ui/controls'
+import { ProblemNotice, Section } from '../ui/page'
+
+const form = z.object({
+  taxonId: z.string().min(1, 'Choose the plant you take it for.'),
+  name: z.string().min(1, 'Give the stand a name.').max(120),
+  place: z.string().min(1, 'Say where it is.').max(120),
+  ground: z.enum(['CLEAN', 'UNKNOWN', 'CONTAMINATED']),
+  permission: z.enum(['OWN_GARDEN', 'GIVEN', 'UNKNOWN', 'REFUSED']),
+  plenty: z.enum(['PLENTIFUL', 'FAIR', 'SCARCE', 'DECLINING']),
+  protectedSpecies: z.boolean(),
+  neighbour: z.string().max(120),
+})
+type Values = z.infer<typeof form>
+
+const GROUND = [
+  { value: 'CLEAN', label: 'clean' },
+  { value: 'UNKNOWN', label: 'not known', hint: 'spray, road, flood, dogs?' },
+  { value: 'CONTAMINATED', label: 'contaminated' },
+] as const
+const PERMISSION = [
+  { value: 'OWN_GARDEN', label: 'own garden' },
+  { value: 'GIVEN', label: 'owner allows it' },
+  { value: 'UNKNOWN', label: 'not known' },
+  { value: 'REFUSED', label: 'owner refuses' },
+] as const
+const PLENTY = [
+  { value: 'PLENTIFUL', label: 'plentiful' },
+  { value: 'FAIR', label: 'fair' },
+  { value: 'SCARCE', label: 'scarce' },
+  { value: 'DECLINING', label: 'declining' },
+] as const
+
+export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onDone: () => void }) {
+  const taxa = useTaxa()
+  const queries = useQueryClient()
+  const [id] = useState(stand?.id ?? v7())
+  const f = useForm<Values>({
+    resolver: zodResolver(form),
+    defaultValues: {
+      taxonId: stand?.taxonId ?? '',
+      name: stand?.name ?? '',
+      place: stand?.place ?? '',
+      ground: stand?.ground ?? 'UNKNOWN',
+      permission: stand?.permission ?? 'UNKNOWN',
+      plenty: stand?.plenty ?? 'FAIR',
+      protectedSpecies: stand?.protectedSpecies ?? false,
+      neighbour: stand?.neighbour ?? '',
+    },
+  })
+  const save = useMutation({
+    mutationFn: (v: Values) => {
+      const body = { ...v, id, neighbour: v.neighbour || undefined }
+      return stand
+        ? ask(
+            api.PUT('/api/field/stands/{id}', {
+              params: { path: { id }, header: ifMatch(stand.version) },
+              body,
+            }),
+          )
+        : ask(api.POST('/api/field/stands', { body }))
+    },
+    onSuccess: async () => {
+      await queries.invalidateQueries()
+      onDone()
+    },
+  })
+  const { setError } = f
+  useEffect(() => {
+    if (save.error instanceof ProblemError) {
+      save.error.problem.errors?.forEach((e) => setError(e.field as keyof Values, { message: e.message }))
+    }
+  }, [save.error, setError])
+  const { errors } = f.formState
+  return (
+    <form noValidate className="mb-4" onSubmit={f.handleSubmit((v) => save.mutate(v))}>
+      <Section title={stand ? 'The stand' : 'A new stand'}>
+        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+          <Controller
+            control={f.control}
+            name="taxonId"
+            render={({ field }) => (
+              <Choose
+                label="Taken for"
+                value={field.value}
+                onChange={field.onChange}
+                error={errors.taxonId?.message}
+                choices={(taxa.data ?? []).map((t) => ({ value: t.id, label: t.commonName, hint: t.name }))}
+              />
+            )}
+          />
+          <Input label="Name of the stand" {...f.register('name')} error={errors.name?.message} />
+          <Input label="Place" {...f.register('place')} error={errors.place?.message} />
+          <Input
+            label="Toxic plant growing within it"
+            hint="leave empty if none was seen"
+            {...f.register('neighbour')}
+            error={errors.neighbour?.message}
+          />
+          <Controller
+            control={f.control}
+            name="ground"
+            render={({ field }) => (
+              <Choose label="Ground" value={field.value} onChange={field.onChange} choices={[...GROUND]} />
+            )}
+          />
+          <Controller
+            control={f.control}
+            name="permission"
+            render={({ field }) => (
+              <Choose
+                label="Whose land"
+                value={field.value}
+                onChange={field.onChange}
+                choices={[...PERMISSION]}
+              />
+            )}
+          />
+          <Controller
+            control={f.control}
+            name="plenty"
+            render={({ field }) => (
+              <Choose
+                label="How much there is"
+                value={field.value}
+                onChange={field.onChange}
+                choices={[...PLENTY]}
+              />
+            )}
+          />
+          <Controller
+            control={f.control}
+            name="protectedSpecies"
+            render={({ field }) => (
+              <Toggle label="Protected plant or place" checked={field.value} onChange={field.onChange} />
+            )}
+          />
+        </div>
+        <div className="mt-3 space-y-3">
+          <ProblemNotice error={save.error} />
+          <Button kind="main" type="submit" disabled={save.isPending}>
+            Save the stand
+          </Button>
+        </div>
+      </Section>
+    </form>
+  )
+}

@@ -1,0 +1,22 @@
+import type { Schemas } from '../api/client'
+
+type StandView = Schemas['StandView']
+
+/** What is known of a stand's identity, in one word. */
+export function StandVerdict({ stand }: { stand: StandView }) {
+  if (stand.doubted) return <Word tone="text-madder border-madder border-double border-4">doubted</Word>
+  switch (stand.identification?.status) {
+    case 'CONFIRMED':
+      return <Word tone="text-lichen border-lichen">confirmed</Word>
+    case 'NOT_YET':
+      return <Word tone="text-amber border-amber border-dashed">not yet</Word>
+    case 'STOP':
+      return <Word tone="text-madder border-madder border-double border-4">stop</Word>
+    default:
+      return <Word tone="text-soft border-line border-dotted">not identified</Word>
+  }
+}
+
+function Word({ tone, children }: { tone: string; children: React.ReactNode }) {
+  return <span className={`border-2 px-1.5 text-sm font-semibold whitespace-nowrap ${tone}`}>{children}</span>
+}

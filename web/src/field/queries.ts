@@ -1,0 +1,14 @@
+import { useQuery } from '@tanstack/react-query'
+import { api, ask } from '../api/client'
+
+export const useStands = () =>
+  useQuery({ queryKey: ['stands'], queryFn: () => ask(api.GET('/api/field/stands')) })
+
+export const useStand = (id: string) =>
+  useQuery({
+    queryKey: ['stands', id],
+    queryFn: () => ask(api.GET('/api/field/stands/{id}', { params: { path: { id } } })),
+  })
+
+export const useHarvests = () =>
+  useQuery({ queryKey: ['harvests'], queryFn: () => ask(api.GET('/api/field/harvests')) })

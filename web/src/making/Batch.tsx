@@ -1,0 +1,217 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { useSession } from '../household/queries'
+import { Button, ButtonLink, Input, number, NumberInput } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { State } from '../ui/State'
+import { date, figure, isoToday, range } from '../ui/words'
+import { Steps } from './parts'
+import { useBatch } from './queries'
+
+type BatchView = Schemas['BatchView']
+
+export function Batch() {
+  const { id = '' } = useParams()
+  const batch = useBatch(id)
+  return <Loaded query={batch}>{(b) => <BatchPage batch={b} />}</Loaded>
+}
+
+function BatchPage({ batch }: { batch: BatchView }) {
+  const [at, setAt] = useState(0)
+  return (
+    <Page
+      title={`${batch.name} ${batch.code}`}
+      actions={
+        <>
+          <ButtonLink to={`/shelf/${batch.id}`}>Its lot and label</ButtonLink>
+          <ButtonLink to={`/tracing/${batch.id}`}>Trace</ButtonLink>
+        </>
+      }
+    >
+      <div className="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
+        <div className="space-y-4">
+          <Steps steps={batch.plan.steps} at={at} onAt={setAt} />
+          {batch.status === 'STEEPING' && <Shake batch={batch} />}
+        </div>
+        <div className="space-y-4">
+          <Section title={`Day ${batch.day}`} aside={<State state={batch.state} />}>
+            <dl className="grid grid-cols-2 gap-3">
+              <Figure label="Started" value={date(batch.startedOn)} />
+              {batch.pressOn && (
+                <Figure
+                  label={batch.status === 'STEEPING' ? 'Press on' : 'Pressed'}
+                  value={date(batch.pressOn)}
+                />
+              )}
+              <Figure label="Expected" value={range(batch.plan.yield)} unit={batch.plan.unit} />
+              {batch.yieldAmount != null && (
+                <Figure label="Came out" value={figure(batch.yieldAmount)} unit={batch.plan.unit} />
+              )}
+              {batch.plan.finalPercent && (
+                <Figure label="Final strength" value={range(batch.plan.finalPercent)} unit="% vol" />
+              )}
+            </dl>
+          </Section>
+          {batch.state !== 'USABLE' && (
+            <Findings
+              findings={[
+                {
+                  code: batch.state,
+                  severity: batch.state === 'HOLD' ? 'HOLD' : 'STOP',
+                  message: batch.stateReason ?? 'Not usable.',
+                  action: batch.state === 'HOLD' ? 'Resolve it on its lot page.' : 'Set it aside.',
+                },
+              ]}
+            />
+          )}
+          {batch.status === 'STEEPING' && <Press batch={batch} />}
+          {batch.status === 'PRESSED' && <Fill batch={batch} />}
+          <Findings findings={batch.plan.findings} label="Findings of the plan" />
+          <Because lines={batch.plan.because} />
+          <p className="text-soft text-sm">Reckoned by core {batch.coreVersion}.</p>
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Shake({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const session = useSession()
+  const [id] = useState(() => v7())
+  const shake = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/making/batches/{id}/shakes', {
+          params: { path: { id: batch.id } },
+          body: { id, on: session.data?.today ?? isoToday() },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Shaking">
+      <ol className="mb-2 flex flex-wrap gap-1" aria-label={`Shaken on ${batch.shakes.length} days`}>
+        {batch.shakes.map((d) => (
+          <li key={d} className="bg-water size-4" title={date(d)} />
+        ))}
+      </ol>
+      <Button
+        kind={batch.shakeDue ? 'main' : 'quiet'}
+        disabled={shake.isPending}
+        onClick={() => shake.mutate()}
+      >
+        Shaken today
+      </Button>
+      <ProblemNotice error={shake.error} />
+    </Section>
+  )
+}
+
+function Press({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const session = useSession()
+  const [amount, setAmount] = useState('')
+  const press = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/making/batches/{id}/press', {
+          params: { path: { id: batch.id }, header: ifMatch(batch.version) },
+          body: { yieldAmount: number(amount), on: session.data?.today ?? isoToday() },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Press">
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          press.mutate()
+        }}
+      >
+        <NumberInput
+          label="What came out"
+          unit={batch.plan.unit}
+          value={amount}
+          onChange={setAmount}
+          hint={`expected ${range(batch.plan.yield)} ${batch.plan.unit}`}
+        />
+        <ProblemNotice error={press.error} />
+        <Button type="submit" disabled={press.isPending}>
+          Record the pressing
+        </Button>
+      </form>
+    </Section>
+  )
+}
+
+function Fill({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const session = useSession()
+  const salve = batch.kind === 'SALVE'
+  const [capacity, setCapacity] = useState(salve ? '30' : '50')
+  const [count, setCount] = useState('1')
+  const [place, setPlace] = useState('still-room, dark cupboard')
+  const fill = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/making/batches/{id}/containers', {
+          params: { path: { id: batch.id }, header: ifMatch(batch.version) },
+          body: {
+            containers: [{ capacityMl: number(capacity), count: number(count) }],
+            on: session.data?.today ?? isoToday(),
+            place,
+          },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  const word = salve ? 'tins' : 'bottles'
+  return (
+    <Section title={salve ? 'Into tins' : 'Into bottles'}>
+      {fill.data ? (
+        <ul role="status">
+          {fill.data.map((l) => (
+            <li key={l.id}>
+              <Link className="underline" to={`/shelf/${l.id}`}>
+                {l.name} {l.code}
+              </Link>{' '}
+              <a
+                className="underline"
+                href={`/api/shelf/lots/${l.id}/label.pdf`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                label
+              </a>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <form
+          className="space-y-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            fill.mutate()
+          }}
+        >
+          <div className="grid grid-cols-2 gap-2">
+            <NumberInput label="Each holds" unit="mL" value={capacity} onChange={setCapacity} />
+            <NumberInput label={`How many ${word}`} value={count} onChange={setCount} />
+          </div>
+          <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
+          <ProblemNotice error={fill.error} />
+          <Button kind="main" type="submit" disabled={fill.isPending}>
+            Fill the {word}
+          </Button>
+        </form>
+      )}
+    </Section>
+  )
+}

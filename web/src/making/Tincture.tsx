@@ -1,0 +1,219 @@
+import { useState } from 'react'
+import { useSearchParams } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, type Schemas } from '../api/client'
+import { useTaxon } from '../herbarium/queries'
+import { useSession } from '../household/queries'
+import { useLots } from '../shelf/queries'
+import { Jar } from '../shelf/Vessel'
+import { useAcknowledged } from '../ui/Acknowledge'
+import { Choose, Slider, Toggle } from '../ui/controls'
+import { Figure, Loaded, Page, RangeBar, Section } from '../ui/page'
+import { useLive } from '../ui/useLive'
+import { date, figure, isoToday, range } from '../ui/words'
+import { lotChoices, LotChoice, StartPanel, usable } from './parts'
+import { useStart } from './useStart'
+
+type Request = Schemas['TinctureBatchRequest']
+type LotView = Schemas['LotView']
+
+const PRESS: { value: Request['press']; label: string; hint: string }[] = [
+  { value: 'EARLY', label: 'press early', hint: 'after 14 days' },
+  { value: 'MEDIUM', label: 'press at four weeks', hint: 'after 28 days' },
+  { value: 'LONG', label: 'press late', hint: 'after 42 days' },
+]
+
+export function Tincture() {
+  const lots = useLots()
+  return <Loaded query={lots}>{(all) => <TinctureBench lots={all} />}</Loaded>
+}
+
+function TinctureBench({ lots }: { lots: LotView[] }) {
+  const session = useSession()
+  const [search] = useSearchParams()
+  const jars = lotChoices(lots, ['JAR'])
+  const firstUsable = lots.find((l) => l.kind === 'JAR' && usable(l) && l.route === 'INTERNAL')
+  const [id] = useState(() => v7())
+  const [jar, setJar] = useState(search.get('lot') ?? firstUsable?.id ?? jars[0]?.value ?? '')
+  const [mass, setMass] = useState(20)
+  const [ratio, setRatio] = useState(5)
+  const [strength, setStrength] = useState(45)
+  const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
+  const [waterCounts, setWaterCounts] = useState(false)
+  const [jarMl, setJarMl] = useState(250)
+  const [press, setPress] = useState<Request['press']>('MEDIUM')
+  const [route, setRoute] = useState<Request['route']>('INTERNAL')
+  const [name, setName] = useState('')
+  const reasons = useAcknowledged()
+  const lot = lots.find((l) => l.id === jar)
+  const card = useTaxon(lot?.taxonId ?? '')
+  const advice = card.data?.parts.find((p) => p.part === lot?.part)?.spirit
+  const spirits = lots.filter((l) => l.kind === 'SPIRIT' && usable(l)).map((l) => l.id)
+  const called = name || `${lot?.herbs[0]?.commonName ?? 'Herb'} tincture`
+
+  const body: Request | null =
+    jar && spirits.length > 0
+      ? {
+          id,
+          name: called,
+          herbs: [{ lotId: jar, massG: mass }],
+          ratio,
+          waterCounts,
+          basis,
+          strengthPercent: strength,
+          spirits,
+          jarMl,
+          press,
+          route,
+          startedOn: session.data?.today ?? isoToday(),
+          acknowledged: reasons.list,
+        }
+      : null
+  const plan = useLive('tincture', body && { ...body, name: 'x', acknowledged: [] }, (b, signal) =>
+    ask(api.POST('/api/making/tinctures/check', { body: b, signal })),
+  )
+  const start = useStart(() => {
+    if (!body) throw new Error('nothing chosen')
+    return ask(api.POST('/api/making/tinctures', { body }))
+  })
+  const p = plan.data
+  const findings = p?.findings ?? []
+
+  return (
+    <Page title="Tincture">
+      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
+        <Section title="What I have">
+          <div className="space-y-2">
+            <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
+            <Slider label="Herb" unit="g" value={mass} min={1} max={200} step={1} onChange={setMass} />
+            <Slider
+              label="Ratio, 1 g to"
+              unit="mL"
+              value={ratio}
+              min={1}
+              max={20}
+              step={0.5}
+              onChange={setRatio}
+            />
+            <Slider
+              label="Strength"
+              unit="% vol"
+              value={strength}
+              min={20}
+              max={96}
+              step={1}
+              onChange={setStrength}
+            />
+            <Choose
+              label="This strength is that of"
+              value={basis}
+              onChange={setBasis}
+              choices={[
+                {
+                  value: 'MENSTRUUM',
+                  label: 'the menstruum, as poured',
+                  hint: 'menstruum: the liquid that draws',
+                },
+                { value: 'FINAL', label: 'the finished tincture', hint: "after the plant's own water" },
+              ]}
+            />
+            <Slider
+              label="Jar, brimful"
+              unit="mL"
+              value={jarMl}
+              min={50}
+              max={2000}
+              step={50}
+              onChange={setJarMl}
+            />
+            <Choose label="When to press" value={press} choices={PRESS} onChange={setPress} />
+            <Toggle
+              label="The plant's water counts as liquid"
+              checked={waterCounts}
+              onChange={setWaterCounts}
+            />
+            <Toggle
+              label="For the outside of the body only"
+              checked={route === 'EXTERNAL'}
+              onChange={(on) => setRoute(on ? 'EXTERNAL' : 'INTERNAL')}
+            />
+            {advice && (
+              <p className="text-soft text-sm">
+                Card: 1:{figure(advice.ratio)} in {figure(advice.menstruumPercent)} % ({advice.source.title},{' '}
+                {advice.source.year}; not checked by this household)
+              </p>
+            )}
+          </div>
+        </Section>
+        <div>
+          {p?.jar ? (
+            <Jar
+              jarMl={p.jar.jarMl}
+              herbMl={p.jar.herbMl}
+              liquidMl={p.jar.liquidLevelMl}
+              label={`Jar of ${figure(p.jar.jarMl)} mL, filled to ${figure(p.jar.liquidLevelMl)} mL, herb taking ${figure(p.jar.herbMl)} mL${p.jar.fits ? '' : '; it does not fit'}`}
+            />
+          ) : (
+            <p className="text-soft p-6">
+              {p ? 'It cannot be made like this; see why beside it.' : 'Choose a jar.'}
+            </p>
+          )}
+          <Section title="Pour">
+            {spirits.length === 0 && <p>No usable spirit on the shelf. Add one first.</p>}
+            <ul className="text-lg">
+              {p?.pours.map((pour) => (
+                <li key={pour.name} className="flex justify-between gap-4">
+                  <span>{pour.name}</span>
+                  <span>
+                    <strong>{figure(pour.massG)} g</strong>{' '}
+                    <span className="text-soft text-base">{figure(pour.volumeMl)} mL</span>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </Section>
+        </div>
+        <div className="space-y-3">
+          <Section title="What follows">
+            <dl className="space-y-2">
+              <Figure
+                label="Menstruum"
+                value={figure(p?.menstruumMl ?? NaN)}
+                unit={`mL at ${figure(p?.menstruumPercent ?? NaN)} % vol`}
+              />
+              <Figure label="Final strength" value={range(p?.finalPercent)} unit="% vol" />
+              {p?.finalPercent && (
+                <RangeBar
+                  low={p.finalPercent.low}
+                  high={p.finalPercent.high}
+                  min={0}
+                  max={97}
+                  marks={[{ at: 20, label: 'spoils below' }]}
+                />
+              )}
+              <Figure
+                label="Pressed yield"
+                value={range(p?.pressedMl)}
+                unit="mL"
+                note={p?.drainedMl ? `only drained ${range(p.drainedMl)} mL` : undefined}
+              />
+              <Figure label="Dried herb in 1 mL" value={range(p?.driedEquivalentGPerMl)} unit="g" />
+              <Figure label="Keeps until" value={date(p?.keepsUntil)} />
+            </dl>
+          </Section>
+          <StartPanel
+            name={called}
+            onName={setName}
+            findings={findings}
+            because={p?.because ?? []}
+            reasons={reasons}
+            error={start.error ?? plan.error}
+            pending={start.isPending}
+            ready={Boolean(p?.feasible)}
+            onStart={() => start.mutate()}
+          />
+        </div>
+      </div>
+    </Page>
+  )
+}

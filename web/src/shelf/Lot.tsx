@@ -1,0 +1,176 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { Button, ButtonLink, Input } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { State } from '../ui/State'
+import { tray } from '../ui/tray'
+import { date, figure, lower, range } from '../ui/words'
+import { useLot } from './queries'
+import { Jar } from './Vessel'
+
+type LotView = Schemas['LotView']
+
+export function Lot() {
+  const { id = '' } = useParams()
+  const lot = useLot(id)
+  return <Loaded query={lot}>{(l) => <LotPage lot={l} />}</Loaded>
+}
+
+function LotPage({ lot }: { lot: LotView }) {
+  const finished = ['BOTTLE', 'FLASK', 'TIN'].includes(lot.kind)
+  const capacity = lot.unit === 'mL' ? lot.amount / 0.95 : lot.amount * 6
+  const level = lot.unit === 'mL' ? lot.remaining : lot.remaining * 5.5
+  return (
+    <Page
+      title={`${lot.name} ${lot.code}`}
+      actions={
+        <>
+          <a
+            className="border-line bg-sheet hover:border-water inline-flex min-h-11 items-center border-2 px-4 font-semibold"
+            href={`/api/shelf/lots/${lot.id}/label.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Label (PDF)
+          </a>
+          <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>
+          <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
+            Put on the tray
+          </Button>
+          {finished && (
+            <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
+              Plan a course
+            </ButtonLink>
+          )}
+        </>
+      }
+    >
+      <div className="grid gap-4 lg:grid-cols-[16rem_1fr_1fr]">
+        <Jar
+          jarMl={capacity}
+          herbMl={lot.unit === 'mL' ? 0 : level}
+          liquidMl={lot.unit === 'mL' ? level : 0}
+          label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
+        />
+        <Section title="What it is">
+          <p className="mb-3">
+            <State state={lot.state} expired={lot.expired} />{' '}
+            <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>
+              {lot.route === 'EXTERNAL' ? 'outside of the body only' : 'may be taken by mouth'}
+            </strong>
+          </p>
+          <dl className="grid grid-cols-2 gap-3">
+            <Figure
+              label="Left"
+              value={figure(lot.remaining)}
+              unit={lot.unit}
+              note={`of ${figure(lot.amount)}`}
+            />
+            <Figure label="Best before" value={date(lot.bestBefore)} />
+            <Figure label="Made" value={date(lot.madeOn)} />
+            <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
+            {lot.moisture && <Figure label="Water, wet basis" value={range(lot.moisture, 100)} unit="%" />}
+            {lot.strengthPercent != null && lot.strengthPercent > 0 && (
+              <Figure label="Strength, at most" value={figure(lot.strengthPercent)} unit="% vol" />
+            )}
+            {lot.driedGPerUnit && lot.unit === 'mL' && (
+              <Figure label="Dried herb in 1 mL" value={range(lot.driedGPerUnit)} unit="g" />
+            )}
+          </dl>
+          <p className="text-soft mt-3">{lot.place}</p>
+        </Section>
+        <div className="space-y-4">
+          <Section title="Made from">
+            <ul>
+              {lot.herbs.map((h) => (
+                <li key={h.taxonId + h.part}>
+                  <Link className="underline" to={`/herbarium/${h.taxonId}`}>
+                    {h.commonName}
+                  </Link>
+                  , {lower(h.part)}: {figure(h.driedG)} g dried
+                </li>
+              ))}
+            </ul>
+          </Section>
+          {lot.state !== 'USABLE' && (
+            <Findings
+              findings={[
+                {
+                  code: lot.state,
+                  severity: lot.state === 'HOLD' ? 'HOLD' : 'STOP',
+                  message: lot.stateReason ?? 'Not usable.',
+                  action:
+                    lot.state === 'HOLD'
+                      ? 'Resolve it, then release it below.'
+                      : 'Do not use, give or take it.',
+                },
+              ]}
+            />
+          )}
+          {lot.state === 'HOLD' && <Release lot={lot} />}
+          {finished && <Give lot={lot} />}
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Release({ lot }: { lot: LotView }) {
+  const queries = useQueryClient()
+  const [reason, setReason] = useState('')
+  const release = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/shelf/lots/{id}/release', {
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+          body: { reason },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Release the hold">
+      <Input label="What resolved it" value={reason} onChange={(e) => setReason(e.target.value)} />
+      <div className="mt-2 space-y-2">
+        <ProblemNotice error={release.error} />
+        <Button onClick={() => release.mutate()} disabled={release.isPending}>
+          Release
+        </Button>
+      </div>
+    </Section>
+  )
+}
+
+function Give({ lot }: { lot: LotView }) {
+  const queries = useQueryClient()
+  const [holder, setHolder] = useState(lot.holder ?? '')
+  const give = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/shelf/lots/{id}/give', {
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+          body: { holder },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Who has it">
+      <Input
+        label="With whom"
+        hint="empty: it is here"
+        value={holder}
+        onChange={(e) => setHolder(e.target.value)}
+      />
+      <div className="mt-2 space-y-2">
+        <ProblemNotice error={give.error} />
+        <Button onClick={() => give.mutate()} disabled={give.isPending}>
+          Note who has it
+        </Button>
+      </div>
+    </Section>
+  )
+}

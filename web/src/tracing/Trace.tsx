@@ -1,0 +1,109 @@
+import { useQuery } from '@tanstack/react-query'
+import { lazy, Suspense } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { api, ask, type Schemas } from '../api/client'
+import { useLots } from '../shelf/queries'
+import { ButtonLink, Choose } from '../ui/controls'
+import { Empty, Loaded, Page, Section } from '../ui/page'
+import { State } from '../ui/State'
+import { figure, lower } from '../ui/words'
+
+type LotView = Schemas['LotView']
+
+const Streams = lazy(async () => ({ default: (await import('./Streams')).Streams }))
+
+export function Trace() {
+  const { id } = useParams()
+  const navigate = useNavigate()
+  const lots = useLots()
+  return (
+    <Page title="Trace">
+      <Loaded query={lots}>
+        {(all) => {
+          const start = id ?? all.find((l) => l.kind === 'STAND')?.id
+          return all.length === 0 ? (
+            <Empty>Nothing to trace yet. Harvest from a stand first.</Empty>
+          ) : (
+            <>
+              <div className="mb-3 max-w-lg">
+                <Choose
+                  label="Follow"
+                  value={start ?? ''}
+                  onChange={(v) => void navigate(`/tracing/${v}`)}
+                  choices={all.map((l) => ({
+                    value: l.id,
+                    label: `${l.name} ${l.code}`,
+                    hint: lower(l.kind),
+                  }))}
+                />
+              </div>
+              {start && <Traced key={start} id={start} />}
+            </>
+          )
+        }}
+      </Loaded>
+    </Page>
+  )
+}
+
+function Traced({ id }: { id: string }) {
+  const trace = useQuery({
+    queryKey: ['trace', id],
+    queryFn: () => ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id } } })),
+  })
+  return (
+    <Loaded query={trace}>
+      {(t) => {
+        const here = t.lots.find((l) => l.id === t.lotId)
+        return (
+          <>
+            <Suspense fallback={<p>Drawing the brook</p>}>
+              <Streams trace={t} />
+            </Suspense>
+            <div className="mt-4 grid gap-4 lg:grid-cols-2">
+              <Section
+                title={`Upstream of ${here?.name ?? ''} ${here?.code ?? ''}`}
+                aside={
+                  here?.kind === 'STAND' && (
+                    <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>
+                  )
+                }
+              >
+                <LotList lots={t.lots.filter((l) => t.upstream.includes(l.id))} empty="This is a source." />
+              </Section>
+              <Section title="Downstream: made from it">
+                <LotList
+                  lots={t.lots.filter((l) => t.downstream.includes(l.id))}
+                  empty="Nothing was made from it."
+                />
+              </Section>
+            </div>
+          </>
+        )
+      }}
+    </Loaded>
+  )
+}
+
+function LotList({ lots, empty }: { lots: LotView[]; empty: string }) {
+  if (lots.length === 0) return <Empty>{empty}</Empty>
+  return (
+    <ul>
+      {lots.map((l) => (
+        <li key={l.id} className="border-line flex items-center justify-between gap-3 border-b py-1.5">
+          <span>
+            <Link className="underline" to={l.kind === 'STAND' ? `/field/stands/${l.id}` : `/shelf/${l.id}`}>
+              {l.name} {l.kind === 'STAND' ? '' : l.code}
+            </Link>{' '}
+            <span className="text-soft text-sm">
+              {lower(l.kind)}
+              {l.amount > 0 ? `, ${figure(l.remaining)} of ${figure(l.amount)} ${l.unit} left` : ''}
+              {l.holder ? `, with ${l.holder}` : ''}
+            </span>
+          </span>
+          <State state={l.state} expired={l.expired} />
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,11 @@
+/** Whether a lot may be used, by word and edge. */
+export function State({ state, expired }: { state: string; expired?: boolean }) {
+  const usable = state === 'USABLE' && !expired
+  const word = state === 'USABLE' ? (expired ? 'past its date' : 'usable') : state.toLowerCase()
+  const tone = usable
+    ? 'text-lichen border-lichen'
+    : state === 'HOLD' || expired
+      ? 'text-amber border-amber border-dashed'
+      : 'text-madder border-madder border-double border-4'
+  return <span className={`border-2 px-1.5 text-sm font-semibold whitespace-nowrap ${tone}`}>{word}</span>
+}

@@ -1,0 +1,233 @@
+import {
+  Description,
+  Field as HField,
+  Label,
+  Listbox,
+  ListboxButton,
+  ListboxOption,
+  ListboxOptions,
+  Input as HInput,
+  Switch,
+} from '@headlessui/react'
+import { forwardRef, useId } from 'react'
+import { Link } from 'react-router'
+
+const look = {
+  main: 'bg-water text-sheet border-water hover:brightness-110',
+  quiet: 'bg-sheet text-ink border-line hover:border-water',
+  grave: 'bg-sheet text-madder border-madder hover:bg-madder-pale',
+}
+const base =
+  'inline-flex min-h-11 items-center justify-center gap-2 border-2 px-4 py-1.5 font-semibold disabled:opacity-60 disabled:cursor-not-allowed'
+
+export function Button({
+  kind = 'quiet',
+  ...props
+}: React.ButtonHTMLAttributes<HTMLButtonElement> & { kind?: keyof typeof look }) {
+  return <button type="button" {...props} className={`${base} ${look[kind]} ${props.className ?? ''}`} />
+}
+
+export function ButtonLink({
+  kind = 'quiet',
+  to,
+  children,
+}: {
+  kind?: keyof typeof look
+  to: string
+  children: React.ReactNode
+}) {
+  return (
+    <Link to={to} className={`${base} ${look[kind]}`}>
+      {children}
+    </Link>
+  )
+}
+
+const box =
+  'bg-sheet border-line w-full border-2 px-2 min-h-11 text-ink focus:border-water data-[invalid]:border-madder'
+
+type InputProps = React.InputHTMLAttributes<HTMLInputElement> & {
+  label: string
+  unit?: string
+  hint?: string
+  error?: string | undefined
+}
+
+/** A labelled input with its unit inside and its error beneath. */
+export const Input = forwardRef<HTMLInputElement, InputProps>(function Input(
+  { label, unit, hint, error, ...props },
+  ref,
+) {
+  return (
+    <HField className="block">
+      <Label className="text-soft block text-sm font-medium">{label}</Label>
+      <div className="relative">
+        <HInput ref={ref} invalid={Boolean(error)} className={box} {...props} />
+        {unit && (
+          <span className="text-soft pointer-events-none absolute inset-y-0 right-2 flex items-center text-sm">
+            {unit}
+          </span>
+        )}
+      </div>
+      {hint && !error && <Description className="text-soft text-xs">{hint}</Description>}
+      {error && (
+        <Description role="alert" className="text-madder text-sm font-medium">
+          {error}
+        </Description>
+      )}
+    </HField>
+  )
+})
+
+/** A number typed as text, so that what was typed is never lost; NaN when it is none. */
+export function NumberInput({
+  label,
+  unit,
+  value,
+  onChange,
+  error,
+  hint,
+}: {
+  label: string
+  unit?: string
+  value: string
+  onChange: (value: string) => void
+  error?: string | undefined
+  hint?: string
+}) {
+  return (
+    <Input
+      label={label}
+      {...(unit ? { unit } : {})}
+      {...(hint ? { hint } : {})}
+      inputMode="decimal"
+      value={value}
+      error={error}
+      onChange={(e) => onChange(e.target.value)}
+    />
+  )
+}
+
+export const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+
+export interface Choice<T extends string> {
+  value: T
+  label: string
+  hint?: string
+}
+
+export function Choose<T extends string>({
+  label,
+  value,
+  choices,
+  onChange,
+  error,
+}: {
+  label: string
+  value: T | ''
+  choices: Choice<T>[]
+  onChange: (value: T) => void
+  error?: string | undefined
+}) {
+  const chosen = choices.find((c) => c.value === value)
+  return (
+    <HField className="block">
+      <Label className="text-soft block text-sm font-medium">{label}</Label>
+      <Listbox value={value} onChange={(v) => onChange(v as T)}>
+        <ListboxButton className={`${box} flex items-center justify-between text-left`}>
+          <span className="truncate">{chosen?.label ?? 'choose'}</span>
+          <svg viewBox="0 0 12 8" className="w-3" aria-hidden>
+            <path d="M1 1l5 5 5-5" fill="none" stroke="currentColor" strokeWidth="2" />
+          </svg>
+        </ListboxButton>
+        <ListboxOptions
+          anchor="bottom start"
+          className="bg-sheet border-water z-30 max-h-72 w-(--button-width) overflow-auto border-2 [--anchor-gap:2px]"
+        >
+          {choices.map((c) => (
+            <ListboxOption
+              key={c.value}
+              value={c.value}
+              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
+            >
+              {c.label}
+              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
+            </ListboxOption>
+          ))}
+        </ListboxOptions>
+      </Listbox>
+      {error && (
+        <p role="alert" className="text-madder text-sm font-medium">
+          {error}
+        </p>
+      )}
+    </HField>
+  )
+}
+
+export function Toggle({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string
+  checked: boolean
+  onChange: (checked: boolean) => void
+}) {
+  return (
+    <HField className="flex min-h-11 items-center gap-3">
+      <Switch
+        checked={checked}
+        onChange={onChange}
+        className="group border-line data-[checked]:bg-water data-[checked]:border-water inline-flex h-6 w-11 shrink-0 items-center border-2"
+      >
+        <span className="bg-soft group-data-[checked]:bg-sheet size-4 translate-x-1 group-data-[checked]:translate-x-5" />
+      </Switch>
+      <Label>{label}</Label>
+    </HField>
+  )
+}
+
+/** A slider with its figure beside it and a field to type into. */
+export function Slider({
+  label,
+  unit,
+  value,
+  min,
+  max,
+  step,
+  onChange,
+}: {
+  label: string
+  unit: string
+  value: number
+  min: number
+  max: number
+  step: number
+  onChange: (value: number) => void
+}) {
+  const id = useId()
+  return (
+    <div>
+      <div className="flex items-baseline justify-between">
+        <label htmlFor={id} className="text-soft text-sm font-medium">
+          {label}
+        </label>
+        <span className="text-lg font-semibold">
+          {value} <span className="text-soft text-sm font-normal">{unit}</span>
+        </span>
+      </div>
+      <input
+        id={id}
+        type="range"
+        className="h-8 w-full"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        aria-valuetext={`${value} ${unit}`}
+        onChange={(e) => onChange(Number(e.target.value))}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,41 @@
+/** Words for codes the server sends; figures as they are read aloud. */
+
+export const figure = (value: number, digits = 3) => {
+  if (!Number.isFinite(value)) return '?'
+  const size = Math.abs(value)
+  const places = size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : digits
+  return String(Number(value.toFixed(places)))
+}
+
+export const range = (r: { low: number; high: number } | null | undefined, times = 1) => {
+  if (!r) return '?'
+  const low = figure(r.low * times)
+  const high = figure(r.high * times)
+  return low === high ? low : `${low} – ${high}`
+}
+
+export const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
+export const title = (code: string) => {
+  const words = lower(code)
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
+const dateFormat = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+})
+export const date = (iso: string | null | undefined) =>
+  iso ? dateFormat.format(new Date(`${iso.slice(0, 10)}T00:00:00Z`)) : 'no date'
+
+const monthFormat = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
+export const month = (n: number) => monthFormat.format(new Date(Date.UTC(2026, n - 1, 1)))
+
+export const hours = (h: number) => {
+  if (h < 1) return 'under an hour'
+  if (h < 48) return `${Math.round(h)} h`
+  return `${figure(h / 24)} days`
+}
+
+export const isoToday = () => new Date().toISOString().slice(0, 10)
