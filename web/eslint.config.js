@@ -28,7 +28,7 @@ export default tseslint.config(
         ...rooms.map((room) => ({ type: room, pattern: `src/${room}` })),
         { type: 'app', pattern: 'src/app' },
       ],
-      'import/resolver': { typescript: false, node: { extensions: ['.ts', '.tsx'] } },
+      'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
     },
     rules: {
       ...hooks.configs.recommended.rules,

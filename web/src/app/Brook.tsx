@@ -12,6 +12,12 @@ export const LANDINGS = [
   { to: '/tracing', name: 'Trace', room: 'tracing' },
 ] as const
 
+/** Passes through every landing at the same height, so that no name lies under the line. */
+const WATER =
+  'M0 27Q32 38 64 27' +
+  [256, 448, 640, 832, 1024, 1216].map((x, i) => `Q${x - 96} ${i % 2 ? 38 : 12} ${x} 27`).join('') +
+  'Q1248 38 1280 27'
+
 /** The water line across every page: the navigation, and the order of the work. */
 export function Brook() {
   const today = useToday()
@@ -29,16 +35,8 @@ export function Brook() {
           className="absolute inset-0 hidden h-full w-full lg:block"
           aria-hidden
         >
-          <path
-            d="M0 30C60 30 60 50 120 50S260 34 340 46 480 58 560 44 700 36 780 48 920 60 1000 46 1140 38 1280 50V76H0Z"
-            fill="var(--water-pale)"
-          />
-          <path
-            d="M0 30C60 30 60 50 120 50S260 34 340 46 480 58 560 44 700 36 780 48 920 60 1000 46 1140 38 1280 50"
-            fill="none"
-            stroke="var(--water)"
-            strokeWidth="3"
-          />
+          <path d={`${WATER}V76H0Z`} fill="var(--water-pale)" />
+          <path d={WATER} fill="none" stroke="var(--water)" strokeWidth="3" />
         </svg>
         <ul className="relative flex h-full items-stretch justify-between lg:px-4">
           {LANDINGS.map((l, i) => {
@@ -49,7 +47,7 @@ export function Brook() {
                   to={l.to}
                   end={l.to === '/'}
                   title={`Alt+${i + 1}`}
-                  className="group flex h-14 flex-col items-center justify-center gap-0.5 px-1 lg:h-full lg:min-w-24 lg:justify-end lg:pb-1"
+                  className="group flex h-14 flex-col items-center justify-center gap-0.5 px-1 lg:h-full lg:min-w-24 lg:justify-start lg:pt-3"
                 >
                   {({ isActive }) => (
                     <>

@@ -105,7 +105,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               choices={people.map((p) => ({ value: p.id, label: p.name, hint: `${p.ageYears} years` }))}
             />
             <Choose
-              label="From"
+              label="Out of"
               value={lot}
               onChange={setLot}
               choices={products.map((l) => ({
@@ -129,9 +129,17 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 { value: 'SKIN', label: 'on intact skin' },
               ]}
             />
-            <Slider label="Each dose" unit="mL" value={ml} min={0.5} max={250} step={0.5} onChange={setMl} />
+            <Slider
+              label="Each dose"
+              unit="mL"
+              value={ml}
+              min={0.5}
+              max={product?.kind === 'FLASK' ? 250 : 20}
+              step={0.5}
+              onChange={setMl}
+            />
             <Slider label="Times a day" unit="" value={times} min={1} max={6} step={1} onChange={setTimes} />
-            <Slider label="For" unit="days" value={days} min={1} max={60} step={1} onChange={setDays} />
+            <Slider label="Lasts" unit="days" value={days} min={1} max={60} step={1} onChange={setDays} />
             <Toggle label="With pauses" checked={pauses} onChange={setPauses} />
             {pauses && (
               <div className="grid grid-cols-2 gap-3">

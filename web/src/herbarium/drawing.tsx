@@ -4,11 +4,12 @@ export type Characters = Record<string, string>
 
 const stroke = { fill: 'none', stroke: 'currentColor', strokeWidth: 2, strokeLinejoin: 'round' } as const
 
-function edge(points: [number, number][], margin: string | undefined) {
+function edge(points: [number, number][], margin: string | undefined, scale = 1) {
   if (margin === undefined || margin === 'entire') {
     return 'M' + points.map((p) => p.join(' ')).join('L') + 'Z'
   }
   const depth = { 'rounded-teeth': 2.5, 'sharp-teeth': 3, 'double-teeth': 4, cut: 6 }[margin] ?? 2
+  const reach = depth * scale
   let path = ''
   points.forEach((p, i) => {
     const next = points[(i + 1) % points.length] ?? p
@@ -17,7 +18,7 @@ function edge(points: [number, number][], margin: string | undefined) {
     const dx = next[0] - p[0]
     const dy = next[1] - p[1]
     const length = Math.hypot(dx, dy) || 1
-    const bulge = `${mx + (dy / length) * depth} ${my - (dx / length) * depth}`
+    const bulge = `${mx + (dy / length) * reach} ${my - (dx / length) * reach}`
     const step = margin === 'rounded-teeth' ? `Q${bulge} ${next.join(' ')}` : `L${bulge}L${next.join(' ')}`
     path += (i === 0 ? `M${p.join(' ')}` : '') + step
   })
@@ -47,10 +48,18 @@ function Leaf({ c }: { c: Characters }) {
   const margin = c['leaf-margin']
   const felt = c['leaf-underside'] === 'white-felted' || c['leaf-underside'] === 'grey-woolly'
   const fill = felt ? 'var(--note-pale)' : 'var(--lichen-pale)'
-  const leaflet = (key: string, x: number, y: number, angle: number, length: number, width: number) => (
+  const leaflet = (
+    key: string,
+    x: number,
+    y: number,
+    angle: number,
+    length: number,
+    width: number,
+    teeth = margin,
+  ) => (
     <path
       key={key}
-      d={edge(blade('lance', length, width), margin)}
+      d={edge(blade('lance', length, width), teeth, Math.min(1, length / 45))}
       transform={`translate(${x} ${y}) rotate(${angle})`}
       {...stroke}
       fill={fill}
@@ -60,7 +69,11 @@ function Leaf({ c }: { c: Characters }) {
   const division = c['leaf-division']
   if (division === 'simple' || division === undefined) {
     const outline = c['leaf-outline'] ?? 'lance'
-    const sizes: Record<string, [number, number]> = { heart: [70, 32], spoon: [74, 16], 'oval-small': [34, 11] }
+    const sizes: Record<string, [number, number]> = {
+      heart: [70, 32],
+      spoon: [74, 16],
+      'oval-small': [34, 11],
+    }
     const [length, width] = sizes[outline] ?? [86, 20]
     return (
       <g transform="translate(80 205)">
@@ -108,26 +121,29 @@ function Leaf({ c }: { c: Characters }) {
   }
   const big = c['end-leaflet'] === 'large-lobed'
   const pairs = big ? [0, 1, 2] : [0, 1, 2, 3, 4, 5, 6]
-  const gap = big ? 32 : 15
+  const gap = big ? 34 : 14.5
   return (
     <g>
       <path d="M80 212V110" {...stroke} />
       {pairs.flatMap((i) => {
-        const y = 200 - i * gap
+        const y = 204 - i * gap
         const length = big ? 36 : 20
         return [
-          leaflet(`a${i}`, 80, y, -68, length, big ? 11 : 5),
-          leaflet(`b${i}`, 80, y, 68, length, big ? 11 : 5),
+          leaflet(`a${i}`, 80, y, -62, length, big ? 8 : 4),
+          leaflet(`b${i}`, 80, y, 62, length, big ? 8 : 4),
           ...(division === 'interruptedly-pinnate'
-            ? [leaflet(`c${i}`, 80, y - gap / 2, -68, 9, 3), leaflet(`d${i}`, 80, y - gap / 2, 68, 9, 3)]
+            ? [
+                leaflet(`c${i}`, 80, y - gap * 0.55, -72, big ? 9 : 6, 2, 'entire'),
+                leaflet(`d${i}`, 80, y - gap * 0.55, 72, big ? 9 : 6, 2, 'entire'),
+              ]
             : []),
         ]
       })}
       {big ? (
         <>
-          {leaflet('t1', 80, 116, 0, 42, 14)}
-          {leaflet('t2', 80, 116, -38, 36, 12)}
-          {leaflet('t3', 80, 116, 38, 36, 12)}
+          {leaflet('t2', 80, 122, -42, 34, 10)}
+          {leaflet('t3', 80, 122, 42, 34, 10)}
+          {leaflet('t1', 80, 122, 0, 42, 12)}
         </>
       ) : (
         leaflet('t', 80, 108, 0, 17, 5)
@@ -155,8 +171,8 @@ function Cluster({ c }: { c: Characters }) {
       return (
         <g>
           <path d="M80 95V60M80 88L48 34M80 88L112 34M80 74L64 26M80 74L96 26" {...stroke} />
-          {[40, 48, 56, 64, 72, 88, 96, 104, 112, 120].flatMap((x, i) =>
-            [24, 32, 40].map((y) => dot(x, y + Math.abs(80 - x) * -0.35 + (i % 2) * 4 + 12, 4)),
+          {[34, 26, 22, 24, 30].flatMap((top, column) =>
+            [0, 1, 2, 3].map((row) => dot(44 + column * 18 + (row % 2) * 8, top + row * 9 - 8, 4.6)),
           )}
         </g>
       )

@@ -69,6 +69,7 @@ export function Identify({
         const rest = open.filter((c) => c.id !== first?.id)
         return (
           <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
+            {answer.data && <VerdictStrip answer={answer.data} />}
             <div className="space-y-3">
               <div className="max-w-xs">
                 <Choose
@@ -199,13 +200,30 @@ const STATUS = {
   STOP: { word: 'STOP', tone: 'border-madder text-madder bg-madder-pale' },
 }
 
+/** In the field, with one thumb: the verdict stays in sight while questions are answered. */
+function VerdictStrip({ answer }: { answer: Answer }) {
+  const status = STATUS[answer.verdict.status]
+  const lead = answer.candidates.find((c) => c.taxon === answer.verdict.taxon)
+  return (
+    <a href="#verdict" className={`sticky top-0 z-10 block border-l-8 px-3 py-2 lg:hidden ${status.tone}`}>
+      <strong className="text-lg">{status.word}</strong>{' '}
+      <span className="text-ink">{lead ? `most like ${lead.commonName}` : 'tap what you see'}</span>
+    </a>
+  )
+}
+
 function Verdict({ answer, characters }: { answer: Answer; characters: Character[] }) {
   const { verdict } = answer
   const name = (id: string) => answer.candidates.find((c) => c.taxon === id)?.commonName ?? id
   const look = (ids: string[]) => ids.map((id) => characters.find((c) => c.id === id)?.name ?? id).join(', ')
   const status = STATUS[verdict.status]
   return (
-    <section aria-label="Verdict" aria-live="polite" className={`border-l-8 px-3 py-2 ${status.tone}`}>
+    <section
+      id="verdict"
+      aria-label="Verdict"
+      aria-live="polite"
+      className={`border-l-8 px-3 py-2 ${status.tone}`}
+    >
       <h2 className="text-2xl font-bold">{status.word}</h2>
       <div className="text-ink space-y-2">
         {verdict.taxon && <p className="text-lg">Most like {name(verdict.taxon)}.</p>}

@@ -107,8 +107,13 @@ function OilBench({ lots }: { lots: Schemas['LotView'][] }) {
         )}
         <div className="space-y-3">
           <Section title="What follows">
-            <dl className="space-y-2">
-              <Figure label="Oil" value={figure(p?.oilG ?? NaN)} unit={`g, ${figure(p?.oilMl ?? NaN)} mL`} />
+            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+              <Figure
+                label="Oil"
+                value={figure(p?.oilG ?? NaN)}
+                unit="g"
+                note={`${figure(p?.oilMl ?? NaN)} mL`}
+              />
               <Figure label="Yield" value={range(p?.yield)} unit="mL" />
               <Figure
                 label="Keeps until"

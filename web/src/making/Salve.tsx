@@ -100,8 +100,13 @@ function SalveBench({ lots }: { lots: Schemas['LotView'][] }) {
         <Tins count={count} waxPercent={p?.waxPercent ?? 0} capacity={capacity} />
         <div className="space-y-3">
           <Section title="What follows">
-            <dl className="space-y-2">
-              <Figure label="Oil" value={figure(p?.oilG ?? NaN)} unit={`g, ${figure(p?.oilMl ?? NaN)} mL`} />
+            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+              <Figure
+                label="Oil"
+                value={figure(p?.oilG ?? NaN)}
+                unit="g"
+                note={`${figure(p?.oilMl ?? NaN)} mL`}
+              />
               <Figure
                 label="Wax"
                 value={figure(p?.waxG ?? NaN)}

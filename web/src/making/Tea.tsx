@@ -84,7 +84,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
         </div>
         <div className="space-y-3">
           <Section title="What follows">
-            <dl className="space-y-2">
+            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
               <Figure
                 label="Water to heat"
                 value={figure(p?.waterMl ?? NaN)}

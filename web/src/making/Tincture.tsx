@@ -175,22 +175,14 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
         </div>
         <div className="space-y-3">
           <Section title="What follows">
-            <dl className="space-y-2">
+            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
               <Figure
                 label="Menstruum"
                 value={figure(p?.menstruumMl ?? NaN)}
-                unit={`mL at ${figure(p?.menstruumPercent ?? NaN)} % vol`}
+                unit="mL"
+                note={`at ${figure(p?.menstruumPercent ?? NaN)} % vol`}
               />
               <Figure label="Final strength" value={range(p?.finalPercent)} unit="% vol" />
-              {p?.finalPercent && (
-                <RangeBar
-                  low={p.finalPercent.low}
-                  high={p.finalPercent.high}
-                  min={0}
-                  max={97}
-                  marks={[{ at: 20, label: 'spoils below' }]}
-                />
-              )}
               <Figure
                 label="Pressed yield"
                 value={range(p?.pressedMl)}
@@ -200,6 +192,15 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
               <Figure label="Dried herb in 1 mL" value={range(p?.driedEquivalentGPerMl)} unit="g" />
               <Figure label="Keeps until" value={date(p?.keepsUntil)} />
             </dl>
+            {p?.finalPercent && (
+              <RangeBar
+                low={p.finalPercent.low}
+                high={p.finalPercent.high}
+                min={0}
+                max={97}
+                marks={[{ at: 20, label: 'spoils below' }]}
+              />
+            )}
           </Section>
           <StartPanel
             name={called}

@@ -63,19 +63,20 @@ export function StartPanel({
   const stopped = findings.some((f) => f.severity === 'STOP')
   return (
     <div className="space-y-3">
-      <Findings findings={findings} label="Bench findings" />
-      <Because lines={because} />
+      <Findings findings={findings.filter((f) => f.severity !== 'NOTE')} label="Bench findings" />
       <Acknowledge findings={findings} reasons={reasons} />
-      <Section title="Start it">
+      <Section>
         <Input label="Name on the label" value={name} onChange={(e) => onName(e.target.value)} />
         <div className="mt-2 space-y-2">
           <ProblemNotice error={error} />
-          <Button kind="main" disabled={pending || stopped || !ready} onClick={onStart}>
+          <Button kind="main" className="w-full" disabled={pending || stopped || !ready} onClick={onStart}>
             Start the batch
           </Button>
           {stopped && <p className="text-madder font-medium">Refused until the STOP is resolved.</p>}
         </div>
       </Section>
+      <Because lines={because} />
+      <Findings findings={findings.filter((f) => f.severity === 'NOTE')} label="Bench notes" />
     </div>
   )
 }

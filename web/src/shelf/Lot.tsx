@@ -21,8 +21,8 @@ export function Lot() {
 
 function LotPage({ lot }: { lot: LotView }) {
   const finished = ['BOTTLE', 'FLASK', 'TIN'].includes(lot.kind)
-  const capacity = lot.unit === 'mL' ? lot.amount / 0.95 : lot.amount * 6
-  const level = lot.unit === 'mL' ? lot.remaining : lot.remaining * 5.5
+  const capacity = lot.amount / 0.95
+  const level = lot.remaining
   return (
     <Page
       title={`${lot.name} ${lot.code}`}
@@ -53,6 +53,7 @@ function LotPage({ lot }: { lot: LotView }) {
           jarMl={capacity}
           herbMl={lot.unit === 'mL' ? 0 : level}
           liquidMl={lot.unit === 'mL' ? level : 0}
+          unit={lot.unit}
           label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
         />
         <Section title="What it is">

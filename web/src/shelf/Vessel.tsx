@@ -7,12 +7,14 @@ export function Jar({
   liquidMl,
   label,
   amber = true,
+  unit = 'mL',
 }: {
   jarMl: number
   herbMl: number
   liquidMl: number
   label: string
   amber?: boolean
+  unit?: string
 }) {
   const clip = useId()
   const top = 40
@@ -61,7 +63,7 @@ export function Jar({
         <g key={m}>
           <path d={`M178 ${y(m)}h10`} stroke="var(--ink)" strokeWidth="2" />
           <text x="192" y={y(m) + 5} fontSize="14" fill="var(--ink)">
-            {m} mL
+            {m} {unit}
           </text>
         </g>
       ))}

@@ -91,6 +91,9 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
             y={((n.y0 ?? 0) + (n.y1 ?? 0)) / 2 + 5}
             fontSize="15"
             fill="var(--ink)"
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
             fontWeight={n.here ? 700 : 400}
           >
             {n.label}

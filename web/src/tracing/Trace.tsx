@@ -32,7 +32,7 @@ export function Trace() {
                   onChange={(v) => void navigate(`/tracing/${v}`)}
                   choices={all.map((l) => ({
                     value: l.id,
-                    label: `${l.name} ${l.code}`,
+                    label: l.kind === 'STAND' ? l.name : `${l.name} ${l.code}`,
                     hint: lower(l.kind),
                   }))}
                 />
@@ -62,7 +62,7 @@ function Traced({ id }: { id: string }) {
             </Suspense>
             <div className="mt-4 grid gap-4 lg:grid-cols-2">
               <Section
-                title={`Upstream of ${here?.name ?? ''} ${here?.code ?? ''}`}
+                title={`Upstream of ${here?.name ?? ''} ${here?.kind === 'STAND' ? '' : (here?.code ?? '')}`}
                 aside={
                   here?.kind === 'STAND' && (
                     <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>

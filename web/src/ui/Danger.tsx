@@ -19,16 +19,15 @@ export function Danger({ level }: { level: Level }) {
     POISONOUS: <path d="M10 2c4 5 5 8 5 10a5 5 0 0 1-10 0c0-2 1-5 5-10z" fill="currentColor" />,
     DEADLY: (
       <>
-        <path
-          d="M6 2c3 5 4 8 4 10a4 4 0 0 1-8 0c0-2 1-5 4-10zM14 2c3 5 4 8 4 10a4 4 0 0 1-8 0c0-2 1-5 4-10z"
-          fill="currentColor"
-        />
-        <path d="M1 18 19 1" />
+        <path d="M10 1c5 6 6 9 6 11a6 6 0 0 1-12 0c0-2 1-5 6-11z" fill="currentColor" />
+        <path d="M7 9l6 6M13 9l-6 6" stroke="var(--sheet)" />
       </>
     ),
   }
   return (
-    <span className={`inline-flex items-center gap-1 font-semibold ${tone[level]}`}>
+    <span
+      className={`inline-flex items-center gap-1 align-bottom text-sm font-semibold whitespace-nowrap ${tone[level]}`}
+    >
       <svg
         viewBox="0 0 20 20"
         className="size-4"

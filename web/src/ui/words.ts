@@ -35,7 +35,7 @@ export const month = (n: number) => monthFormat.format(new Date(Date.UTC(2026, n
 export const hours = (h: number) => {
   if (h < 1) return 'under an hour'
   if (h < 48) return `${Math.round(h)} h`
-  return `${figure(h / 24)} days`
+  return `${(h / 24).toFixed(1)} days`
 }
 
 export const isoToday = () => new Date().toISOString().slice(0, 10)

@@ -3,6 +3,7 @@ package org.sallowbrook.core.dosing;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -109,6 +110,9 @@ public final class DosingGate {
     private final LocalDate on;
     private final List<Finding> findings = new ArrayList<>();
 
+    /** Medicines a constituent already stopped, so that the card need not say it again. */
+    private final Set<MedicineClass> stoppedBy = EnumSet.noneOf(MedicineClass.class);
+
     private DosingGate(Product product, Person person, Intake intake, LocalDate on) {
         this.product = product;
         this.person = person;
@@ -195,6 +199,7 @@ public final class DosingGate {
         if (taxon.constituents().contains(Constituent.HYPERFORIN) && byMouth()) {
             for (MedicineClass medicine : person.medicines()) {
                 if (WEAKENED_BY_INDUCTION.contains(medicine)) {
+                    stoppedBy.add(medicine);
                     stop(
                             "WEAKENS_MEDICINE",
                             taxon.commonName() + " makes " + medicine.words() + " work less.",
@@ -240,6 +245,7 @@ public final class DosingGate {
         }
         for (MedicineClass medicine : person.medicines()) {
             if (CLOTTING.contains(medicine)) {
+                stoppedBy.add(medicine);
                 stop(
                         "SALICYLATE",
                         name + ", which add to " + medicine.words() + ": bleeding becomes more likely.",
@@ -260,6 +266,9 @@ public final class DosingGate {
             taxon.caution(condition).ifPresent(c -> present(taxon, c, condition.words()));
         }
         for (MedicineClass medicine : person.medicines()) {
+            if (stoppedBy.contains(medicine)) {
+                continue;
+            }
             Caution caution = taxon.caution(medicine).orElse(null);
             if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
                 present(taxon, caution, medicine.words());
@@ -472,7 +481,8 @@ public final class DosingGate {
     }
 
     private void firstTime() {
-        if (!intake.trialDone() && !intake.forTrial()) {
+        // Nobody is asked to try what is stopped for them.
+        if (!intake.trialDone() && !intake.forTrial() && !Finding.any(findings, Severity.STOP)) {
             hold(
                     "FIRST_TIME",
                     person.name() + " has not had a first small trial of every plant in it.",

@@ -1,0 +1,149 @@
+package org.sallowbrook.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterSuite;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeSuite;
+
+/** One application and one Chromium for all tests; a fresh signed-in page for each class. */
+public abstract class InBrowser {
+
+    private static Application application;
+    private static Playwright playwright;
+    private static Browser browser;
+    private static String axe;
+
+    private BrowserContext context;
+    protected Page page;
+
+    @BeforeSuite
+    public void open() throws IOException, InterruptedException {
+        if (application == null) {
+            application = Application.start();
+            playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setChromiumSandbox(false)
+                            .setArgs(List.of(
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+            axe = Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
+        }
+    }
+
+    @AfterSuite(alwaysRun = true)
+    public void close() throws IOException, InterruptedException {
+        if (playwright != null) {
+            playwright.close();
+            playwright = null;
+        }
+        if (application != null) {
+            application.close();
+            application = null;
+        }
+    }
+
+    @BeforeClass
+    public void signIn() {
+        page = newPage(1280, 800);
+        signIn("ilse");
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void leave() {
+        if (context != null) {
+            context.close();
+        }
+    }
+
+    protected final Page newPage(int width, int height) {
+        if (context != null) {
+            context.close();
+        }
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context.setDefaultTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        page = context.newPage();
+        return page;
+    }
+
+    protected final void signIn(String name) {
+        go("/sign-in");
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Password").fill("merrow-demo");
+        button("Sign in").click();
+        page.waitForURL(application.url() + "/");
+        heading("Today").waitFor();
+    }
+
+    protected final void go(String path) {
+        page.navigate(application.url() + path);
+    }
+
+    protected final Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    protected final Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+    }
+
+    protected final Locator heading(String start) {
+        return page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName(start).setLevel(1));
+    }
+
+    /** Opens a stand from the field page. */
+    protected final void openStand(String name) {
+        go("/field");
+        link(name).first().click();
+        heading(name).waitFor();
+    }
+
+    protected final Locator region(String name) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** Chooses from a list by its label, the way a person does. */
+    protected final void choose(String label, String option) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
+                .first()
+                .click();
+    }
+
+    /** WCAG 2.2 AA by axe on what is shown now. */
+    @SuppressWarnings("unchecked")
+    protected final void accessible(String view) {
+        page.waitForLoadState();
+        page.evaluate(axe);
+        Object result = page.evaluate("async () => (await axe.run(document, {runOnly: ['wcag2a','wcag2aa','wcag21a',"
+                + "'wcag21aa','wcag22aa']})).violations.map(v => v.id + ': ' + v.nodes.map(n => n.html).join(' | '))");
+        assertThat((List<String>) result).as("axe on " + view).isEmpty();
+    }
+}

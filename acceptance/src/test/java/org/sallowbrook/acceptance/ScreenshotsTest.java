@@ -1,0 +1,109 @@
+package org.sallowbrook.acceptance;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.testng.SkipException;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** Takes the pictures of docs/screenshots from the demo data. Runs only by ./sallowbrook screenshots. */
+public class ScreenshotsTest extends InBrowser {
+
+    private static final Path FOLDER = Path.of(System.getProperty("screenshots.folder", "../docs/screenshots"));
+
+    @BeforeClass
+    public void onlyWhenAsked() {
+        if (!Boolean.getBoolean("screenshots")) {
+            throw new SkipException("only by ./sallowbrook screenshots");
+        }
+    }
+
+    @Test
+    public void take() {
+        go("/sign-in");
+        shot("sign-in");
+        go("/");
+        heading("Today").waitFor();
+        shot("today");
+        go("/field");
+        link("Marigold bed").first().waitFor();
+        shot("field");
+        openStand("Meadowsweet, willow side");
+        link("Identify").click();
+        IdentifyPage.see(page, "How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones");
+        IdentifyPage.see(page, "The leaflet at the tip", "much larger, with three to five lobes");
+        IdentifyPage.see(page, "How the flowers are grouped", "frothy, side branches overtop the middle");
+        page.getByText("Seen so far").waitFor();
+        page.getByText("Most like meadowsweet").waitFor();
+        region("Compare").getByText("dropwort").first().waitFor();
+        shot("identify");
+        openStand("St John's-wort on the verge");
+        link("Harvest").click();
+        region("Harvest findings").waitFor();
+        shot("harvest-refused");
+        go("/drying");
+        link("meadowsweet, tops").first().click();
+        page.getByText("hours on the rack").waitFor();
+        shot("drying");
+        go("/shelf");
+        link("meadowsweet, tops").first().waitFor();
+        shot("shelf");
+        link("meadowsweet, tops").first().click();
+        page.getByText("What it is").waitFor();
+        shot("jar");
+        go("/making/tincture");
+        page.getByText("Pressed yield").waitFor();
+        choose("Jar of herb", "meadowsweet");
+        page.getByText("grain spirit 96 %").first().waitFor();
+        shot("tincture");
+        go("/making/tea");
+        page.getByText("Strain").first().waitFor();
+        shot("tea");
+        go("/making/salve");
+        page.getByText("Kept at").waitFor();
+        page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("3 tins of 30 mL, 14 % wax"))
+                .waitFor();
+        shot("salve");
+        go("/making");
+        link("Meadowsweet tincture, third").click();
+        page.getByText("Step 1").waitFor();
+        shot("batch");
+        go("/dosing");
+        link("Ilse Varga-Holm: Meadowsweet tincture").click();
+        page.getByText("Planned and taken").waitFor();
+        shot("course");
+        go("/dosing/new");
+        choose("Person", "Corwen");
+        choose("Out of", "Meadowsweet tincture");
+        page.getByText("STOPPED for").waitFor();
+        shot("stopped");
+        go("/tracing");
+        choose("Follow", "Meadowsweet, north ditch");
+        page.getByText("Downstream").waitFor();
+        shot("trace");
+        go("/herbarium/meadowsweet");
+        page.getByText("Parts and doses").waitFor();
+        shot("plant");
+        Page small = newPage(390, 844);
+        signIn("ilse");
+        go("/field");
+        small.getByText("Marigold bed").first().waitFor();
+        shot("field-phone");
+        openStand("Comfrey by the footbridge");
+        link("Identify").click();
+        choose("It is now", "rosette");
+        IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped");
+        IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
+        IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety");
+        page.getByText("It can be told when").waitFor();
+        page.locator("details summary").first().click();
+        page.evaluate("() => window.scrollTo(0, 0)");
+        shot("identify-phone");
+    }
+
+    private void shot(String name) {
+        page.evaluate("() => document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}
