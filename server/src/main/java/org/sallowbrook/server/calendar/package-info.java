@@ -1,7 +1,7 @@
-/** What is to be done today. Uses drying, shelf, making, dosing. */
+/** What is to be done today. Uses field, drying, shelf, making, dosing. */
 @ApplicationModule(
         displayName = "calendar",
-        allowedDependencies = {"platform", "household", "drying", "shelf", "making", "dosing"})
+        allowedDependencies = {"platform", "household", "field", "drying", "shelf", "making", "dosing"})
 @NullMarked
 package org.sallowbrook.server.calendar;
 

@@ -1,0 +1,136 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.sallowbrook.core.herbarium.Frequency;
+import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.identification.Identification.Observation;
+import org.sallowbrook.core.identification.Identification.Status;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.Test;
+
+/** The shipped cards under the engine. */
+public class CardsTest extends ServerTest {
+
+    @Autowired
+    private HerbariumService service;
+
+    private Herbarium herbarium() {
+        return service.herbarium();
+    }
+
+    private static String usual(Taxon.Shown shown) {
+        return shown.states().entrySet().stream()
+                .max(Comparator.comparingDouble(
+                        (Map.Entry<String, Frequency> e) -> e.getValue().share()))
+                .orElseThrow()
+                .getKey();
+    }
+
+    private List<Observation> typical(Taxon taxon, LifeStage stage) {
+        return taxon.characters().stream()
+                .filter(s -> s.stages().contains(stage) && !s.character().equals("root"))
+                .map(s -> new Observation(s.character(), usual(s)))
+                .toList();
+    }
+
+    private Identification.Verdict verdict(LifeStage stage, int month, List<Observation> seen) {
+        return Identification.identify(herbarium(), new Identification.Request(month, stage, "merrow", seen))
+                .verdict();
+    }
+
+    private int month(Taxon taxon, LifeStage stage) {
+        return new TreeSet<>(taxon.months().get(stage)).first();
+    }
+
+    @Test
+    public void aTypicalHarmlessPlantInFlowerIsConfirmed() {
+        for (Taxon taxon : herbarium().taxa()) {
+            if (taxon.danger().dangerous() || !taxon.lookAlikesChecked()) {
+                continue;
+            }
+            var v = verdict(
+                    LifeStage.FLOWERING, month(taxon, LifeStage.FLOWERING), typical(taxon, LifeStage.FLOWERING));
+            assertThat(v.status()).as(taxon.id() + " " + v.open()).isEqualTo(Status.CONFIRMED);
+            assertThat(v.taxon()).isEqualTo(taxon.id());
+        }
+    }
+
+    /** Every dangerous plant, every stage, every single slip of the observer: never confirmed as something else. */
+    @Test
+    public void noSingleSlipConfirmsADangerousPlant() {
+        int tried = 0;
+        for (Taxon taxon : herbarium().taxa()) {
+            if (!taxon.danger().dangerous()) {
+                continue;
+            }
+            for (LifeStage stage : taxon.months().keySet()) {
+                List<Observation> seen = typical(taxon, stage);
+                assertThat(verdict(stage, month(taxon, stage), seen).status()).isNotEqualTo(Status.CONFIRMED);
+                for (int i = 0; i < seen.size(); i++) {
+                    var definition = herbarium().character(seen.get(i).character());
+                    for (var state :
+                            java.util.Objects.requireNonNull(definition).states()) {
+                        List<Observation> slipped = new ArrayList<>(seen);
+                        slipped.set(i, new Observation(definition.id(), state.id()));
+                        assertThat(verdict(stage, month(taxon, stage), slipped).status())
+                                .as(taxon.id() + " " + stage + " " + definition.id() + " as " + state.id())
+                                .isNotEqualTo(Status.CONFIRMED);
+                        tried++;
+                    }
+                }
+            }
+        }
+        assertThat(tried).isGreaterThan(400);
+    }
+
+    @Test
+    public void foxgloveInFlowerIsAStopAndItsRosetteIsNotYetComfrey() {
+        Taxon foxglove = service.taxon("foxglove");
+        var stop = verdict(LifeStage.FLOWERING, 7, typical(foxglove, LifeStage.FLOWERING));
+        assertThat(stop.status()).isEqualTo(Status.STOP);
+        Taxon comfrey = service.taxon("common-comfrey");
+        var rosette = verdict(LifeStage.ROSETTE, 3, typical(comfrey, LifeStage.ROSETTE));
+        assertThat(rosette.status()).isEqualTo(Status.NOT_YET);
+        assertThat(rosette.open()).extracting(Identification.Open::taxon).contains("foxglove");
+        var at = java.util.Objects.requireNonNull(rosette.tellableAt());
+        assertThat(at.stage()).isIn(LifeStage.LEAFY, LifeStage.FLOWERING);
+        assertThat(at.characters()).contains("stem-surface");
+    }
+
+    @Test
+    public void theOrderOfLookingDoesNotMatter() {
+        List<Observation> seen = new ArrayList<>(typical(service.taxon("meadowsweet"), LifeStage.FLOWERING));
+        var forwards = Identification.identify(
+                herbarium(), new Identification.Request(7, LifeStage.FLOWERING, "merrow", seen));
+        java.util.Collections.reverse(seen);
+        var backwards = Identification.identify(
+                herbarium(), new Identification.Request(7, LifeStage.FLOWERING, "merrow", seen));
+        for (int i = 0; i < forwards.candidates().size(); i++) {
+            assertThat(backwards.candidates().get(i).posterior())
+                    .isCloseTo(forwards.candidates().get(i).posterior(), org.assertj.core.api.Assertions.within(1e-9));
+        }
+        assertThat(backwards.verdict().status()).isEqualTo(forwards.verdict().status());
+    }
+
+    @Test
+    public void everyFigureNamesItsSourceAndYear() {
+        for (Taxon taxon : herbarium().taxa()) {
+            assertThat(taxon.source().year()).isBetween(1900, 2026);
+            taxon.parts()
+                    .forEach(p -> p.doses().forEach(d -> {
+                        assertThat(d.source().title()).isNotBlank();
+                        assertThat(d.driedGPerDay().high()).isGreaterThan(0);
+                    }));
+        }
+    }
+}

@@ -1,0 +1,105 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Who may see and change what. */
+public class SafetyOfAccessTest extends ServerTest {
+
+    @Test
+    public void nothingIsOpenWithoutSigningIn() {
+        Client nobody = Client.nobody(port);
+        nobody.get("/api/field/stands").expect(401);
+        nobody.post("/api/calculators/spirit/reading", Map.of("readingPercent", 40, "temperatureC", 20))
+                .expect(401);
+        nobody.get("/actuator/env").expect(401);
+        assertThat(nobody.get("/actuator/health").status()).isEqualTo(200);
+    }
+
+    @Test
+    public void aForgedRequestIsRefused() {
+        as("ilse").forged("/api/people", Map.of("name", "x")).expect(403);
+    }
+
+    @Test
+    public void aReaderLooksAndAHelperChangesNoPeople() {
+        Client reader = as("corwen");
+        reader.get("/api/shelf/lots").expect(200);
+        reader.post("/api/calculators/spirit/reading", Map.of("readingPercent", 40, "temperatureC", 20))
+                .expect(200);
+        JsonNode stand = stand(reader, "Meadowsweet, north ditch");
+        reader.post("/api/field/stands/" + stand.path("id").asString() + "/harvests", harvest(id(), "TOPS", List.of()))
+                .expect(403);
+        as("tam").post("/api/people", Map.of("name", "x")).expect(403);
+    }
+
+    @Test
+    public void pagesCarryAStrictPolicy() {
+        var headers = Client.nobody(port).get("/api/session").raw().headers();
+        assertThat(headers.firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'none'", "script-src 'self'")
+                .doesNotContain("unsafe");
+        assertThat(headers.firstValue("X-Content-Type-Options")).contains("nosniff");
+    }
+
+    @Test
+    public void guessingAPasswordIsSlowedDown() {
+        Client guesser = Client.nobody(port);
+        Map<String, String> guess = Map.of("username", "no-such-person", "password", "guess-guess");
+        for (int i = 0; i < 8; i++) {
+            guesser.post("/api/session", guess).expect(401);
+        }
+        var slowed = guesser.post("/api/session", guess).expect(429);
+        assertThat(slowed.raw().headers().firstValue("Retry-After")).isPresent();
+        Client.of(port, "tam").get("/api/session").expect(200);
+    }
+
+    @Test
+    public void theFirstAccountIsMadeOnce() {
+        Map<String, String> setup = Map.of(
+                "household",
+                "Intruders",
+                "zone",
+                "Etc/UTC",
+                "name",
+                "X",
+                "username",
+                "x.y",
+                "password",
+                "long-enough-1");
+        Client.nobody(port).post("/api/setup", setup).expect(409);
+    }
+
+    @DataProvider
+    public Object[][] things() {
+        return new Object[][] {
+            {"/api/field/stands/%s", "/api/field/stands"},
+            {"/api/field/stands/%s/identifications", "/api/field/stands"},
+            {"/api/drying/runs/%s", "/api/drying/runs"},
+            {"/api/shelf/lots/%s", "/api/shelf/lots"},
+            {"/api/shelf/lots/%s/label.pdf", "/api/shelf/lots"},
+            {"/api/making/batches/%s", "/api/making/batches"},
+            {"/api/dosing/courses/%s", "/api/dosing/courses"},
+            {"/api/tracing/lots/%s", "/api/shelf/lots"},
+            {"/api/people/%s", "/api/people"},
+        };
+    }
+
+    /** Another household's id answers to the letter what an unknown one does. */
+    @Test(dataProvider = "things")
+    public void anotherHouseholdsThingsDoNotExist(String path, String list) {
+        String theirs = as("ilse").get(list).body().get(0).path("id").asString();
+        Client lantern = as("lantern");
+        assertThat(lantern.get(list).body().toString()).doesNotContain(theirs);
+        var answer = lantern.get(path.formatted(theirs)).expect(404);
+        var unknown = lantern.get(path.formatted(UUID.randomUUID())).expect(404);
+        assertThat(answer.body().path("detail")).isEqualTo(unknown.body().path("detail"));
+        lantern.get(path.formatted("nonsense")).expect(404);
+    }
+}
