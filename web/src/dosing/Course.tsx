@@ -122,7 +122,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
     <>
       <Button
         disabled={!course.dosable || take.isPending}
-        aria-label={`Dose ${slot} of ${date(day.date)} taken`}
+        aria-label={`take ${figure(day.perDoseMl)} mL, dose ${slot} of ${date(day.date)}`}
         onClick={() => take.mutate()}
       >
         take {figure(day.perDoseMl)} mL

@@ -70,6 +70,28 @@ function BatchPage({ batch }: { batch: BatchView }) {
           )}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
+          {batch.containers.length > 0 && (
+            <Section title="Filled from it">
+              <ul>
+                {batch.containers.map((c) => (
+                  <li key={c.id} className="border-line flex justify-between gap-3 border-b py-1">
+                    <Link className="underline" to={`/shelf/${c.id}`}>
+                      {c.name} {c.code}
+                    </Link>
+                    <a
+                      className="underline"
+                      href={`/api/shelf/lots/${c.id}/label.pdf`}
+                      target="_blank"
+                      rel="noreferrer"
+                      aria-label={`label of ${c.code}`}
+                    >
+                      label
+                    </a>
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
           <Findings findings={batch.plan.findings} label="Findings of the plan" />
           <Because lines={batch.plan.because} />
           <p className="text-soft text-sm">Reckoned by core {batch.coreVersion}.</p>
@@ -175,43 +197,23 @@ function Fill({ batch }: { batch: BatchView }) {
   const word = salve ? 'tins' : 'bottles'
   return (
     <Section title={salve ? 'Into tins' : 'Into bottles'}>
-      {fill.data ? (
-        <ul role="status">
-          {fill.data.map((l) => (
-            <li key={l.id}>
-              <Link className="underline" to={`/shelf/${l.id}`}>
-                {l.name} {l.code}
-              </Link>{' '}
-              <a
-                className="underline"
-                href={`/api/shelf/lots/${l.id}/label.pdf`}
-                target="_blank"
-                rel="noreferrer"
-              >
-                label
-              </a>
-            </li>
-          ))}
-        </ul>
-      ) : (
-        <form
-          className="space-y-2"
-          onSubmit={(e) => {
-            e.preventDefault()
-            fill.mutate()
-          }}
-        >
-          <div className="grid grid-cols-2 gap-2">
-            <NumberInput label="Each holds" unit="mL" value={capacity} onChange={setCapacity} />
-            <NumberInput label={`How many ${word}`} value={count} onChange={setCount} />
-          </div>
-          <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
-          <ProblemNotice error={fill.error} />
-          <Button kind="main" type="submit" disabled={fill.isPending}>
-            Fill the {word}
-          </Button>
-        </form>
-      )}
+      <form
+        className="space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          fill.mutate()
+        }}
+      >
+        <div className="grid grid-cols-2 gap-2">
+          <NumberInput label="Each holds" unit="mL" value={capacity} onChange={setCapacity} />
+          <NumberInput label={`How many ${word}`} value={count} onChange={setCount} />
+        </div>
+        <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
+        <ProblemNotice error={fill.error} />
+        <Button kind="main" type="submit" disabled={fill.isPending}>
+          Fill the {word}
+        </Button>
+      </form>
     </Section>
   )
 }

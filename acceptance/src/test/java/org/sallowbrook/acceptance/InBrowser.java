@@ -108,6 +108,10 @@ public abstract class InBrowser {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
+    protected final Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
     protected final Locator link(String name) {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
     }
@@ -131,7 +135,7 @@ public abstract class InBrowser {
 
     /** Chooses from a list by its label, the way a person does. */
     protected final void choose(String label, String option) {
-        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).click();
+        field(label).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
                 .first()
                 .click();

@@ -62,7 +62,11 @@ public class BatchService {
             @Nullable String stateReason,
             Taxon.Route route,
             BatchPlan plan,
+            List<ContainerView> containers,
             String coreVersion) {}
+
+    /** A bottle or tin filled from a batch. */
+    public record ContainerView(UUID id, String code, String name) {}
 
     /** How much of a lot is used. */
     record Use(UUID lotId, double amount) {}
@@ -344,7 +348,19 @@ public class BatchService {
                 lot.stateReason(),
                 lot.route(),
                 plan(b),
+                b.status == BatchStatus.FINISHED ? containers(b.id) : List.of(),
                 b.coreVersion);
+    }
+
+    private List<ContainerView> containers(UUID batch) {
+        List<UUID> filled = shelf.links(List.of(batch)).stream()
+                .filter(l -> l.from().equals(batch))
+                .map(ShelfService.LinkView::to)
+                .toList();
+        return shelf.lots(filled).stream()
+                .map(l -> new ContainerView(l.id(), l.code(), l.name()))
+                .sorted(java.util.Comparator.comparing(ContainerView::code))
+                .toList();
     }
 
     private static boolean shakeDue(Batch b, List<LocalDate> shaken, LocalDate today, int day) {

@@ -1,0 +1,136 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Every view: axe clean in light and dark, reachable by keyboard, usable on a phone. */
+public class ViewsTest extends InBrowser {
+
+    @DataProvider
+    public Object[][] views() {
+        return new Object[][] {
+            {"/", "To shake"},
+            {"/field", "Stands"},
+            {"/herbarium", "foxglove"},
+            {"/herbarium/foxglove", "Look-alikes"},
+            {"/drying", "Drying now"},
+            {"/shelf", "Jars of dried herb"},
+            {"/making", "Under way"},
+            {"/making/tincture", "Pressed yield"},
+            {"/making/tea", "Water to heat"},
+            {"/making/oil", "Carrier oil"},
+            {"/making/salve", "Wax"},
+            {"/dosing", "Courses"},
+            {"/dosing/new", "What follows"},
+            {"/dosing/people/new", "Medicines taken"},
+            {"/tracing", "Downstream"},
+        };
+    }
+
+    @Test(dataProvider = "views")
+    public void isAccessibleInLightAndDark(String path, String shows) {
+        go(path);
+        page.locator("main").getByText(shows).first().waitFor();
+        page.waitForFunction("() => !document.body.innerText.includes('Reading the records')");
+        accessible(path);
+        button("Light or dark").click();
+        accessible(path + " dark");
+        button("Light or dark").click();
+    }
+
+    @DataProvider
+    public Object[][] opened() {
+        return new Object[][] {
+            {"/field", "Marigold bed"},
+            {"/drying", "pot marigold, flower head"},
+            {"/shelf", "Marigold salve"},
+            {"/making", "Meadowsweet tincture, third"},
+            {"/dosing", "Ilse Varga-Holm: Meadowsweet tincture"},
+        };
+    }
+
+    @Test(dataProvider = "opened")
+    public void soIsEachThingOpened(String path, String name) {
+        go(path);
+        link(name).first().click();
+        page.waitForURL(url -> !url.endsWith(path));
+        heading(name.split(",")[0]).first().waitFor();
+        page.waitForFunction("() => !/Reading the records|Drawing the curve/.test(document.body.innerText)");
+        accessible(path + " " + name);
+    }
+
+    @Test
+    public void identifyAndHarvestAreAccessible() {
+        openStand("Marigold bed");
+        link("Identify").click();
+        page.getByText("It is now").waitFor();
+        accessible("identify");
+        openStand("Marigold bed");
+        link("Harvest").click();
+        region("Harvest findings").waitFor();
+        accessible("harvest");
+    }
+
+    @Test
+    public void keysReachEveryLandingAndListThemselves() {
+        go("/");
+        page.locator("main").waitFor();
+        page.keyboard().press("Alt+4");
+        heading("Shelf").waitFor();
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Alt+4");
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        page.keyboard().press("Alt+1");
+        heading("Today").waitFor();
+    }
+
+    @Test
+    public void aLostServerKeepsWhatWasTyped() {
+        go("/field");
+        button("Add a stand").click();
+        field("Name of the stand").fill("Typed on the moor");
+        field("Place").fill("Long Dune");
+        choose("Taken for", "meadowsweet");
+        page.route("**/api/field/stands", route -> route.abort());
+        button("Save the stand").click();
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("does not answer");
+        assertThat(field("Name of the stand")).hasValue("Typed on the moor");
+        page.unroute("**/api/field/stands");
+        button("Save the stand").click();
+        assertThat(link("Typed on the moor")).hasCount(1);
+    }
+
+    /** Wrong input is said at its field. */
+    @Test
+    public void errorsStandAtTheirField() {
+        go("/shelf");
+        button("Add spirit, oil or wax").click();
+        field("How much").fill("-5");
+        field("Strength").fill("140");
+        button("Put it on the shelf").click();
+        assertThat(page.getByText("must be from 0.1 to 1000000").first()).isVisible();
+        assertThat(page.getByText("must be from 1 to 97").first()).isVisible();
+        assertThat(field("How much")).hasValue("-5");
+    }
+
+    @Test(priority = 1)
+    public void theFieldWorksOnAPhone() {
+        Page small = newPage(390, 844);
+        signIn("ilse");
+        for (String path : new String[] {"/", "/field", "/drying", "/shelf"}) {
+            go(path);
+            small.locator("main h1").waitFor();
+            Object overflow = small.evaluate("() => document.documentElement.scrollWidth > window.innerWidth + 1");
+            org.assertj.core.api.Assertions.assertThat(overflow).as(path).isEqualTo(false);
+        }
+        openStand("Marigold bed");
+        link("Identify").click();
+        small.getByText("It is now").waitFor();
+        accessible("identify on a phone");
+    }
+}
