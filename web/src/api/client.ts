@@ -12,6 +12,8 @@ export interface Problem {
   errors?: { field: string; message: string }[]
   findings?: Finding[]
   changedBy?: string
+  version?: number
+  current?: Record<string, unknown>
 }
 
 export class ProblemError extends Error {

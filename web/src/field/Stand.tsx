@@ -37,7 +37,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
         {stand.place} · {stand.commonName} · <span className="font-plant italic">{stand.scientificName}</span>{' '}
         <StandVerdict stand={stand} />
       </p>
-      {editing && <StandForm key={stand.version} stand={stand} onDone={() => setEditing(false)} />}
+      {editing && <StandForm stand={stand} onDone={() => setEditing(false)} />}
       <div className="grid gap-4 lg:grid-cols-2">
         <Section title="Last identification">
           {i ? (

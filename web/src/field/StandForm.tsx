@@ -8,6 +8,7 @@ import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { Button, Choose, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
+import { WhatChanged } from '../ui/WhatChanged'
 
 const form = z.object({
   taxonId: z.string().min(1, 'Choose the plant you take it for.'),
@@ -42,6 +43,8 @@ const PLENTY = [
 export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onDone: () => void }) {
   const taxa = useTaxa()
   const queries = useQueryClient()
+  // What was on the page when it was opened; a newer one must not wipe what is being typed.
+  const [seen] = useState({ stand, version: stand?.version ?? 0 })
   const [id] = useState(stand?.id ?? v7())
   const f = useForm<Values>({
     resolver: zodResolver(form),
@@ -57,12 +60,12 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
     },
   })
   const save = useMutation({
-    mutationFn: (v: Values) => {
+    mutationFn: ({ v, version }: { v: Values; version: number }) => {
       const body = { ...v, id, neighbour: v.neighbour || undefined }
       return stand
         ? ask(
             api.PUT('/api/field/stands/{id}', {
-              params: { path: { id }, header: ifMatch(stand.version) },
+              params: { path: { id }, header: ifMatch(version) },
               body,
             }),
           )
@@ -81,7 +84,11 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
   }, [save.error, setError])
   const { errors } = f.formState
   return (
-    <form noValidate className="mb-4" onSubmit={f.handleSubmit((v) => save.mutate(v))}>
+    <form
+      noValidate
+      className="mb-4"
+      onSubmit={f.handleSubmit((v) => save.mutate({ v, version: seen.version }))}
+    >
       <Section title={stand ? 'The stand' : 'A new stand'}>
         <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
           <Controller
@@ -146,6 +153,11 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         </div>
         <div className="mt-3 space-y-3">
           <ProblemNotice error={save.error} />
+          <WhatChanged
+            error={save.error}
+            before={seen.stand}
+            onMine={(version) => save.mutate({ v: f.getValues(), version })}
+          />
           <Button kind="main" type="submit" disabled={save.isPending}>
             Save the stand
           </Button>

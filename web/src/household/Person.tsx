@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { Button, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { WhatChanged } from '../ui/WhatChanged'
 import { lower } from '../ui/words'
 import { usePeople } from './queries'
 
@@ -54,7 +55,7 @@ export function Person() {
       {(all) => {
         const known = all.find((p) => p.id === id)
         return id === 'new' || known ? (
-          <PersonForm key={known?.version ?? 'new'} person={known} />
+          <PersonForm key={known?.id ?? 'new'} person={known} />
         ) : (
           <Page title="Nobody here">
             <p>There is no such person.</p>
@@ -68,6 +69,8 @@ export function Person() {
 function PersonForm({ person }: { person: PersonView | undefined }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
+  // What was on the page when it was opened; a newer one must not wipe what is being typed.
+  const [seen] = useState({ person, version: person?.version ?? 0 })
   const [id] = useState(person?.id ?? v7())
   const [name, setName] = useState(person?.name ?? '')
   const [bornOn, setBornOn] = useState(person?.bornOn ?? '')
@@ -82,7 +85,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
   const [families, setFamilies] = useState(person?.allergyFamilies.join(', ') ?? '')
 
   const save = useMutation({
-    mutationFn: () => {
+    mutationFn: (version: number) => {
       const body = {
         id,
         name,
@@ -103,7 +106,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
       return person
         ? ask(
             api.PUT('/api/people/{id}', {
-              params: { path: { id }, header: ifMatch(person.version) },
+              params: { path: { id }, header: ifMatch(version) },
               body,
             }),
           )
@@ -125,7 +128,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
         className="grid gap-4 lg:grid-cols-3"
         onSubmit={(e) => {
           e.preventDefault()
-          save.mutate()
+          save.mutate(seen.version)
         }}
       >
         <Section title="Who">
@@ -186,6 +189,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
         </Section>
         <div className="space-y-3 lg:col-span-3">
           <ProblemNotice error={save.error} />
+          <WhatChanged error={save.error} before={seen.person} onMine={(v) => save.mutate(v)} />
           <Button kind="main" type="submit" disabled={save.isPending}>
             Save
           </Button>

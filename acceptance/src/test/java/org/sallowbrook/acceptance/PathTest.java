@@ -252,14 +252,15 @@ public class PathTest extends InBrowser {
                 .getByText("Meadowsweet tincture", new Locator.GetByTextOptions().setExact(true))
                 .first()
                 .click();
-        link("Trace").last().click();
+        heading("Meadowsweet tincture B").waitFor();
+        traceIt();
         assertThat(page.locator("main")).containsText("Upstream of Meadowsweet tincture");
         link("Meadowsweet, north ditch").click();
         heading("Meadowsweet, north ditch").waitFor();
         field("Why it is doubted").fill("an umbel was found in the basket");
         button("Doubt this stand").click();
         assertThat(page.getByText("Identify it again, with a second person")).isVisible();
-        link("Trace").last().click();
+        traceIt();
         assertThat(page.locator("main").getByText("quarantined").first()).isVisible();
 
         go("/dosing");
@@ -270,5 +271,12 @@ public class PathTest extends InBrowser {
                 .isDisabled();
         go("/");
         assertThat(region("To set aside")).containsText("Meadowsweet tincture");
+    }
+
+    /** The page's own link, not the landing of the brook. */
+    private void traceIt() {
+        page.locator("main")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Trace"))
+                .click();
     }
 }

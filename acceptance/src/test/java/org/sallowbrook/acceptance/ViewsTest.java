@@ -105,6 +105,31 @@ public class ViewsTest extends InBrowser {
         assertThat(link("Typed on the moor")).hasCount(1);
     }
 
+    /** Two tabs on one stand: the second is told what the first changed, and loses nothing. */
+    @Test
+    public void aSecondTabIsToldWhatChanged() {
+        openStand("The three limes");
+        button("Change").click();
+        field("Place").fill("Abbot's Copse, east side");
+        page.evaluate("""
+                async () => {
+                  const token = document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN=')).slice(11);
+                  const id = location.pathname.split('/').pop();
+                  const s = await (await fetch('/api/field/stands/' + id)).json();
+                  const r = await fetch('/api/field/stands/' + id, {method: 'PUT',
+                    headers: {'Content-Type': 'application/json', 'If-Match': '"' + s.version + '"',
+                      'X-XSRF-TOKEN': decodeURIComponent(token)},
+                    body: JSON.stringify({...s, plenty: 'FAIR'})});
+                  if (!r.ok) throw new Error('' + r.status);
+                }""");
+        button("Save the stand").click();
+        assertThat(page.locator("main")).containsText("plenty: PLENTIFUL became FAIR");
+        assertThat(field("Place")).hasValue("Abbot's Copse, east side");
+        button("Save mine over it").click();
+        assertThat(page.locator("main")).containsText("Abbot's Copse, east side");
+        assertThat(button("Change")).hasCount(1);
+    }
+
     /** Wrong input is said at its field. */
     @Test
     public void errorsStandAtTheirField() {

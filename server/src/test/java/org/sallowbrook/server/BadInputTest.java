@@ -22,6 +22,14 @@ public class BadInputTest extends ServerTest {
             {"spirit/blend", List.of("targetPercent", "volumeMl", "shelf")},
             {"spirit/reading", List.of("readingPercent", "temperatureC")},
             {"tincture", List.of("herbs", "ratio", "waterCounts", "target", "shelf")},
+            {
+                "tincture/fill-and-cover",
+                List.of("jarMl", "fillFraction", "bulkDensityGPerMl", "strengthPercent", "moisture")
+            },
+            {"tincture/percolation", List.of("herbG", "ratio", "strengthPercent", "dropsPerMl")},
+            {"tincture/double", List.of("tinctureMl", "tincturePercent")},
+            {"reduction", List.of("readings")},
+            {"formula", List.of("parts")},
             {"drying", List.of("freshG", "initialMoisture", "targetMoisture", "weighings")},
             {"tea", List.of("wantedMl", "herbs")},
             {"oil", List.of("herbs", "ratio", "carrier", "method", "eaten")},
@@ -118,6 +126,7 @@ public class BadInputTest extends ServerTest {
         var stale =
                 ilse.change("PUT", path, change, stand.path("version").asInt()).expect(409);
         assertThat(stale.body().path("changedBy").asString()).isEqualTo("Tam Holm");
+        assertThat(stale.body().path("current").path("plenty").asString()).isEqualTo("FAIR");
         ilse.post(path + "/identifications", "{}").expect(400);
     }
 

@@ -9,10 +9,14 @@ import java.util.List;
 import org.sallowbrook.core.herbarium.Taxon.Route;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.salve.Salve;
+import org.sallowbrook.core.making.tea.Reduction;
 import org.sallowbrook.core.making.tea.Tea;
+import org.sallowbrook.core.making.tincture.OtherTinctures;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.Keeping;
 import org.testng.annotations.Test;
 
@@ -126,5 +130,57 @@ public class BenchTest {
                 .extracting(Finding::code)
                 .containsExactly("EXPIRED");
         assertThat(MakingGate.routeOf(List.of(comfrey))).isEqualTo(Route.EXTERNAL);
+    }
+
+    @Test
+    public void fillAndCoverGivesRangesThatHoldEveryCorner() {
+        var f = OtherTinctures.fillAndCover(new OtherTinctures.FillAndCover(
+                        500, 0.8, Interval.of(0.1, 0.2), Strength.ofPercent(50), Moisture.of(0.7, 0.8)))
+                .plan();
+        assertThat(f.herbG()).isEqualTo(Interval.of(40, 80));
+        // 475 - 40 (0.7/0.9982 + 0.3/1.5) and 475 - 80 (0.8/0.9982 + 0.2/1.5).
+        assertThat(f.menstruumMl().high()).isCloseTo(475 - 40 * (0.7 / 0.9982 + 0.2), within(1e-9));
+        assertThat(f.menstruumMl().low()).isCloseTo(475 - 80 * (0.8 / 0.9982 + 0.2 / 1.5), within(1e-9));
+        assertThat(f.ratio().low()).isCloseTo(f.menstruumMl().low() / 80, within(1e-9));
+        assertThat(f.finalFraction().high()).isLessThan(0.5);
+    }
+
+    @Test
+    public void percolationScalesTheDripToTheBatch() {
+        var p = OtherTinctures.percolate(new OtherTinctures.Percolation(200, 5, Strength.ofPercent(60), 40));
+        assertThat(p.menstruumMl()).isEqualTo(Interval.of(1400, 1600));
+        assertThat(p.moistenMl()).isEqualTo(Interval.of(100, 200));
+        assertThat(p.firstFractionMl()).isEqualTo(750);
+        // 1-3 mL a minute per 1000 g: 0.2-0.6 mL for 200 g, 8-24 drops of 1/40 mL.
+        assertThat(p.dropsPerMinute().low()).isCloseTo(8, within(1e-9));
+        assertThat(p.dropsPerMinute().high()).isCloseTo(24, within(1e-9));
+        assertThat(p.hours().low()).isCloseTo(1 + 12 + 750 / 0.6 / 60, within(1e-9));
+    }
+
+    @Test
+    public void joiningAndMixingConserveTheSpirit() {
+        var joined = OtherTinctures.joinTo(300, Strength.ofPercent(60), Strength.ofPercent(30));
+        var back = OtherTinctures.join(300, Strength.ofPercent(60), joined.decoctionMl());
+        assertThat(back.strength().percent()).isCloseTo(30, within(1e-9));
+        var formula = OtherTinctures.formula(List.of(
+                new OtherTinctures.Part("a", 50, Strength.ofPercent(60), 0.2),
+                new OtherTinctures.Part("b", 50, Strength.ofPercent(25), null)));
+        assertThat(formula.volumeMl()).isLessThan(100);
+        assertThat(formula.herbs().get(0).gPerMl()).isCloseTo(10 / formula.volumeMl(), within(1e-9));
+        assertThat(formula.herbs().get(1).gPerMl()).isNull();
+        assertThat(formula.findings()).extracting(Finding::code).contains("MAY_PRECIPITATE");
+    }
+
+    @Test
+    public void reductionForecastsFromItsReadings() {
+        var readings =
+                List.of(new Reduction.Reading(0, 1000), new Reduction.Reading(10, 940), new Reduction.Reading(20, 900));
+        var left = Reduction.reckon(readings, 500).left();
+        assertThat(left.likely()).isCloseTo(80, within(1e-9));
+        assertThat(left.low()).isCloseTo(400.0 / 6, within(1e-9));
+        assertThat(left.high()).isCloseTo(100, within(1e-9));
+        var rising = Reduction.reckon(List.of(new Reduction.Reading(0, 900), new Reduction.Reading(5, 950)), 500);
+        assertThat(rising.left()).isNull();
+        assertThat(rising.findings()).extracting(Finding::code).containsExactly("NOT_REDUCING");
     }
 }

@@ -250,7 +250,7 @@ public class DosingService {
 
     public CourseView end(UUID id, @Nullable String ifMatch) {
         CourseEntity course = find(id);
-        course.checkVersion(ifMatch);
+        course.checkVersion(ifMatch, () -> view(course));
         course.status = CourseEntity.Status.ENDED;
         return view(courses.saveAndFlush(course));
     }

@@ -31,7 +31,7 @@ class DryingCalculator {
             @Positive Double freshG,
             Range initialMoisture,
             @Positive @DecimalMax("0.98") Double targetMoisture,
-            @Valid List<WeighingInput> weighings,
+            List<@Valid WeighingInput> weighings,
             @Valid @Nullable AirInput air,
             Drying.@Nullable PhysicalTest physicalTest) {}
 

@@ -196,7 +196,7 @@ public class DryingService {
 
     public RunView condition(UUID id, ConditionRequest request, @Nullable String ifMatch) {
         DryingRun run = find(id);
-        run.checkVersion(ifMatch);
+        run.checkVersion(ifMatch, () -> view(run));
         mustBeDrying(run);
         notInFuture(request.at());
         Checks.begin()

@@ -161,7 +161,7 @@ public class FieldService {
 
     public StandView change(UUID id, StandRequest request, @Nullable String ifMatch) {
         Stand stand = find(id);
-        stand.checkVersion(ifMatch);
+        stand.checkVersion(ifMatch, () -> view(stand));
         if (!stand.taxonId.equals(request.taxonId())
                 && !harvests.findAllByStandIdOrderByOnDayDesc(id).isEmpty()) {
             throw new Problem.Conflict("Something was picked here under its present name. Doubt the stand instead.");
@@ -318,7 +318,7 @@ public class FieldService {
     /** Marks a stand as doubted; nothing is picked there until it is identified again by two people. */
     public StandView doubt(UUID standId, String reason, @Nullable String ifMatch) {
         Stand stand = find(standId);
-        stand.checkVersion(ifMatch);
+        stand.checkVersion(ifMatch, () -> view(stand));
         Checks.begin().that(!reason.isBlank(), "reason", "must say why").done();
         stand.doubted = true;
         stand.doubtReason = reason.strip();

@@ -110,7 +110,7 @@ public class PeopleService {
 
     public PersonView change(UUID id, PersonRequest request, @Nullable String ifMatch) {
         PersonEntity entity = find(id);
-        entity.checkVersion(ifMatch);
+        entity.checkVersion(ifMatch, () -> view(entity, today()));
         fill(entity, request);
         return view(people.saveAndFlush(entity), today());
     }

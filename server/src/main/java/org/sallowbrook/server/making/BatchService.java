@@ -198,7 +198,7 @@ public class BatchService {
 
     public BatchView press(UUID id, PressRequest request, @Nullable String ifMatch) {
         Batch batch = find(id);
-        batch.checkVersion(ifMatch);
+        batch.checkVersion(ifMatch, () -> view(batch));
         if (batch.status != BatchStatus.STEEPING) {
             throw new Problem.Conflict("It is pressed already.");
         }
@@ -221,7 +221,7 @@ public class BatchService {
     /** Fills what was pressed into bottles or tins, each a lot with its own number. */
     public List<LotView> fill(UUID id, FillRequest request, @Nullable String ifMatch) {
         Batch batch = find(id);
-        batch.checkVersion(ifMatch);
+        batch.checkVersion(ifMatch, () -> view(batch));
         if (batch.status != BatchStatus.PRESSED) {
             throw new Problem.Conflict(
                     batch.status == BatchStatus.STEEPING ? "Press it first." : "It is filled already.");

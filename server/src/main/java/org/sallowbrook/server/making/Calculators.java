@@ -40,7 +40,7 @@ class Calculators {
             @PositiveOrZero Double volumeMl,
             @PositiveOrZero @DecimalMax(MOST) Double strengthPercent) {}
 
-    record MixRequest(@Valid List<PourInput> pours) {}
+    record MixRequest(List<@Valid PourInput> pours) {}
 
     record MixAnswer(
             Boolean feasible,
@@ -132,7 +132,7 @@ class Calculators {
     record BlendRequest(
             @PositiveOrZero @DecimalMax(MOST) Double targetPercent,
             @Positive Double volumeMl,
-            @Valid List<BottleInput> shelf) {}
+            List<@Valid BottleInput> shelf) {}
 
     record PourAnswer(String name, Double volumeMl, Double massG) {
         static PourAnswer of(Blend.NamedPour p) {
@@ -201,11 +201,11 @@ class Calculators {
             Tincture.Basis of, @Positive @DecimalMax(MOST) Double strengthPercent) {}
 
     record TinctureRequest(
-            @Valid List<HerbInput> herbs,
+            List<@Valid HerbInput> herbs,
             @Positive @DecimalMax("100") Double ratio,
             Boolean waterCounts,
             @Valid TargetInput target,
-            @Valid List<BottleInput> shelf,
+            List<@Valid BottleInput> shelf,
             @Positive @Nullable Double jarMl,
             @PositiveOrZero @Nullable Double pressRetentionMlPerG) {}
 
@@ -312,7 +312,7 @@ class Calculators {
     record TeaRequest(
             @Positive Double wantedMl,
             @Positive @Nullable Double strengthGPerL,
-            @Valid List<TeaHerbInput> herbs,
+            List<@Valid TeaHerbInput> herbs,
             @Nullable String liquid,
             @PositiveOrZero @Nullable Double boilOffMlPerMin) {}
 
@@ -378,7 +378,7 @@ class Calculators {
     record OilHerbInput(String name, @Positive Double massG, Range moisture) {}
 
     record OilRequest(
-            @Valid List<OilHerbInput> herbs,
+            List<@Valid OilHerbInput> herbs,
             @Positive @DecimalMax("100") Double ratio,
             String carrier,
             @PositiveOrZero @Nullable Integer carrierMonths,
@@ -422,7 +422,7 @@ class Calculators {
     record TinInput(@Positive Double capacityMl, @Positive Integer count) {}
 
     record SalveRequest(
-            @Valid List<TinInput> tins,
+            List<@Valid TinInput> tins,
             Salve.Firmness firmness,
             String wax,
             @DecimalMin("-20") @DecimalMax("40") Double storageTemperatureC,

@@ -43,12 +43,14 @@ public abstract sealed class Problem extends RuntimeException {
         private final String by;
         private final Instant at;
         private final long version;
+        private final transient Object current;
 
-        public Stale(String by, Instant at, long version) {
+        public Stale(String by, Instant at, long version, Object current) {
             super("It was changed by " + by + " meanwhile; nothing of yours was saved. Look at it again.");
             this.by = by;
             this.at = at;
             this.version = version;
+            this.current = current;
         }
 
         public String by() {
@@ -61,6 +63,10 @@ public abstract sealed class Problem extends RuntimeException {
 
         public long version() {
             return version;
+        }
+
+        public Object current() {
+            return current;
         }
     }
 

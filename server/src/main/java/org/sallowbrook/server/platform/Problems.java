@@ -46,6 +46,7 @@ class Problems extends ResponseEntityExceptionHandler {
             if (body != null) {
                 body.setProperty("changedAt", stale.at());
                 body.setProperty("version", stale.version());
+                body.setProperty("current", stale.current());
             }
             return answer;
         }

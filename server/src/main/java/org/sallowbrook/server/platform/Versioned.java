@@ -6,6 +6,7 @@ import jakarta.persistence.PreUpdate;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.context.SecurityContextHolder;
 
@@ -37,15 +38,16 @@ public abstract class Versioned extends Owned {
      * Compares with the version a client has seen.
      *
      * @param ifMatch value of the If-Match header
+     * @param current how it looks now, for whoever must see what changed
      * @throws Problem.Stale when somebody changed it meanwhile, Problem.NoVersion without a header
      */
-    public void checkVersion(@Nullable String ifMatch) {
+    public void checkVersion(@Nullable String ifMatch, Supplier<? extends Object> current) {
         if (ifMatch == null) {
             throw new Problem.NoVersion();
         }
         String seen = ifMatch.replace("\"", "").replace("W/", "").strip();
         if (!seen.equals(String.valueOf(version))) {
-            throw new Problem.Stale(changedBy, changedAt, version == null ? 0 : version);
+            throw new Problem.Stale(changedBy, changedAt, version == null ? 0 : version, current.get());
         }
     }
 }

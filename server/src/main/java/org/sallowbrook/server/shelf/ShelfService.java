@@ -309,7 +309,7 @@ public class ShelfService {
     /** Lifts a hold once its reason is gone; a quarantine is not lifted this way. */
     public LotView release(UUID id, String reason, @Nullable String ifMatch) {
         Lot lot = find(id);
-        lot.checkVersion(ifMatch);
+        lot.checkVersion(ifMatch, () -> view(lot, people.today()));
         Checks.begin()
                 .that(!reason.isBlank(), "reason", "must say what resolved it")
                 .done();
@@ -324,7 +324,7 @@ public class ShelfService {
     /** Used up or thrown away: nothing is left. */
     public LotView finish(UUID id, @Nullable String ifMatch) {
         Lot lot = find(id);
-        lot.checkVersion(ifMatch);
+        lot.checkVersion(ifMatch, () -> view(lot, people.today()));
         lot.remaining = 0;
         return view(lots.saveAndFlush(lot), people.today());
     }
@@ -332,7 +332,7 @@ public class ShelfService {
     /** Records who has it now. */
     public LotView give(UUID id, String holder, @Nullable String ifMatch) {
         Lot lot = find(id);
-        lot.checkVersion(ifMatch);
+        lot.checkVersion(ifMatch, () -> view(lot, people.today()));
         Checks.begin()
                 .that(holder.length() <= 120, "holder", "must have at most 120 letters")
                 .done();

@@ -152,6 +152,25 @@ public final class Tincture {
         return Spirits.mix(List.of(new Pour(menstruumMl, menstruum), Pour.ofGrams(waterG, Strength.NONE)));
     }
 
+    /** Whether it keeps: the weaker end of the final strength decides. */
+    static List<Finding> strengthFindings(Interval finalFraction) {
+        if (finalFraction.low() < STOP_BELOW) {
+            return List.of(Finding.stop(
+                    "TINCTURE_TOO_WEAK",
+                    "It may end at " + Words.percent(finalFraction.low())
+                            + " by volume; below 20 % it spoils within days.",
+                    "Use stronger spirit, a larger ratio or drier herb; else keep it cold and at most a week."));
+        }
+        if (finalFraction.low() < WARN_BELOW) {
+            return List.of(Finding.warn(
+                    "TINCTURE_WEAK",
+                    "It may end at " + Words.percent(finalFraction.low())
+                            + " by volume; between 20 and 25 % it keeps badly.",
+                    "Keep it in the refrigerator and use it within weeks."));
+        }
+        return List.of();
+    }
+
     /** One reckoning; holds the sums that every step needs. */
     private static final class Reckoner {
 
@@ -240,7 +259,7 @@ public final class Tincture {
                         "Press it, or use a larger ratio."));
                 drainedMl = Interval.of(0, Math.max(0, drainedMl.high()));
             }
-            judge(finalFraction);
+            findings.addAll(strengthFindings(finalFraction));
             because.add("Its own water (" + Words.range(waterG, "g") + ") brings "
                     + Words.percent(menstruum.fraction()) + " down to "
                     + Words.range(finalFraction.times(100), "% vol") + " and makes "
@@ -347,22 +366,6 @@ public final class Tincture {
                             .fraction()
                     - wanted;
             return f.value(most) < 0 ? most : solve(f, 0, most);
-        }
-
-        private void judge(Interval finalFraction) {
-            if (finalFraction.low() < STOP_BELOW) {
-                findings.add(Finding.stop(
-                        "TINCTURE_TOO_WEAK",
-                        "It may end at " + Words.percent(finalFraction.low())
-                                + " by volume; below 20 % it spoils within days.",
-                        "Use stronger spirit, a larger ratio or drier herb; else keep it cold and at most a week."));
-            } else if (finalFraction.low() < WARN_BELOW) {
-                findings.add(Finding.warn(
-                        "TINCTURE_WEAK",
-                        "It may end at " + Words.percent(finalFraction.low())
-                                + " by volume; between 20 and 25 % it keeps badly.",
-                        "Keep it in the refrigerator and use it within weeks."));
-            }
         }
 
         private List<Share> shares() {

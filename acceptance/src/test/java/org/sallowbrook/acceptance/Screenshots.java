@@ -3,21 +3,12 @@ package org.sallowbrook.acceptance;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
-import org.testng.SkipException;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
-/** Takes the pictures of docs/screenshots from the demo data. Runs only by ./sallowbrook screenshots. */
-public class ScreenshotsTest extends InBrowser {
+/** Takes the pictures of docs/screenshots from the demo data. No test by its name: runs only by ./sallowbrook screenshots. */
+public class Screenshots extends InBrowser {
 
     private static final Path FOLDER = Path.of(System.getProperty("screenshots.folder", "../docs/screenshots"));
-
-    @BeforeClass
-    public void onlyWhenAsked() {
-        if (!Boolean.getBoolean("screenshots")) {
-            throw new SkipException("only by ./sallowbrook screenshots");
-        }
-    }
 
     @Test
     public void take() {
