@@ -1,16 +1,12 @@
 import { useState } from 'react'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
-import { useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Jar } from '../shelf/Vessel'
-import { useAcknowledged } from '../ui/Acknowledge'
 import { Choose, Slider, Toggle } from '../ui/controls'
-import { Figure, Loaded, Page, Section } from '../ui/page'
-import { useLive } from '../ui/useLive'
-import { date, figure, isoToday, range } from '../ui/words'
-import { LotChoice, StartPanel, usable } from './parts'
-import { useStart } from './useStart'
+import { Figure, Loaded } from '../ui/page'
+import { date, figure, range } from '../ui/words'
+import { LotChoice, BenchPage, usable } from './parts'
+import { useBench, type Common } from './useBench'
 
 type Request = Schemas['OilBatchRequest']
 
@@ -26,8 +22,6 @@ export function Oil() {
 }
 
 function OilBench({ lots }: { lots: Schemas['LotView'][] }) {
-  const session = useSession()
-  const [id] = useState(() => v7())
   const [jar, setJar] = useState(
     lots.find((l) => l.kind === 'JAR' && usable(l) && l.route === 'EXTERNAL')?.id ??
       lots.find((l) => l.kind === 'JAR' && usable(l))?.id ??
@@ -38,102 +32,79 @@ function OilBench({ lots }: { lots: Schemas['LotView'][] }) {
   const [ratio, setRatio] = useState(7)
   const [method, setMethod] = useState<Request['method']>('COLD')
   const [eaten, setEaten] = useState(false)
-  const [name, setName] = useState('')
-  const reasons = useAcknowledged()
   const lot = lots.find((l) => l.id === jar)
-  const called = name || `${lot?.herbs[0]?.commonName ?? 'Herb'} oil`
-  const body: Request | null =
+  const called = `${lot?.herbs[0]?.commonName ?? 'Herb'} oil`
+  const body: Omit<Request, keyof Common> | null =
     jar && carrier
       ? {
-          id,
-          name: called,
           herb: { lotId: jar, massG: mass },
           ratio,
           carrier,
           method,
           eaten,
-          startedOn: session.data?.today ?? isoToday(),
-          acknowledged: reasons.list,
         }
       : null
-  const plan = useLive('oil', body && { ...body, name: 'x', acknowledged: [] }, (b, signal) =>
-    ask(api.POST('/api/making/oils/check', { body: b, signal })),
-  )
-  const start = useStart(() => {
-    if (!body) throw new Error('nothing chosen')
-    return ask(api.POST('/api/making/oils', { body }))
+  const { plan: p, panel } = useBench({
+    kind: 'oil',
+    called,
+    body,
+    check: (b, signal) => ask(api.POST('/api/making/oils/check', { body: b, signal })),
+    start: (b) => ask(api.POST('/api/making/oils', { body: b })),
   })
-  const p = plan.data
   const herbMl = mass / 1.4
   const filled = (p?.oilMl ?? 0) + herbMl
   return (
-    <Page title="Infused oil">
-      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
-        <Section title="What I have">
-          <div className="space-y-2">
-            <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
-            <LotChoice
-              label="Carrier oil"
-              lots={lots}
-              kinds={['OIL']}
-              value={carrier}
-              onChange={setCarrier}
-            />
-            <Slider label="Herb" unit="g" value={mass} min={1} max={200} step={1} onChange={setMass} />
-            <Slider
-              label="Ratio, 1 g to"
-              unit="mL"
-              value={ratio}
-              min={2}
-              max={20}
-              step={0.5}
-              onChange={setRatio}
-            />
-            <Choose label="How" value={method} choices={METHODS} onChange={setMethod} />
-            <Toggle label="It will be eaten" checked={eaten} onChange={setEaten} />
-          </div>
-        </Section>
-        {p?.feasible ? (
-          <Jar
-            jarMl={Math.max(100, Math.ceil(filled / 0.9 / 50) * 50)}
-            herbMl={herbMl}
-            liquidMl={filled}
-            label={`Jar with ${figure(mass)} g of herb under ${figure(p.oilMl ?? 0)} mL of oil`}
+    <BenchPage
+      title="Infused oil"
+      panel={panel}
+      have={
+        <>
+          <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
+          <LotChoice label="Carrier oil" lots={lots} kinds={['OIL']} value={carrier} onChange={setCarrier} />
+          <Slider label="Herb" unit="g" value={mass} min={1} max={200} step={1} onChange={setMass} />
+          <Slider
+            label="Ratio, 1 g to"
+            unit="mL"
+            value={ratio}
+            min={2}
+            max={20}
+            step={0.5}
+            onChange={setRatio}
           />
-        ) : (
-          <p className="text-soft p-6">
-            {body ? 'It cannot be made like this; see why beside it.' : 'Choose a jar and an oil.'}
-          </p>
-        )}
-        <div className="space-y-3">
-          <Section title="What follows">
-            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
-              <Figure
-                label="Oil"
-                value={figure(p?.oilG ?? NaN)}
-                unit="g"
-                note={`${figure(p?.oilMl ?? NaN)} mL`}
-              />
-              <Figure label="Yield" value={range(p?.yield)} unit="mL" />
-              <Figure
-                label="Keeps until"
-                value={p?.keepsUntil ? date(p.keepsUntil) : 'days only: see below'}
-              />
-            </dl>
-          </Section>
-          <StartPanel
-            name={called}
-            onName={setName}
-            findings={p?.findings ?? []}
-            because={p?.because ?? []}
-            reasons={reasons}
-            error={start.error ?? plan.error}
-            pending={start.isPending}
-            ready={Boolean(p?.feasible)}
-            onStart={() => start.mutate()}
-          />
-        </div>
-      </div>
-    </Page>
+          <Choose label="How" value={method} choices={METHODS} onChange={setMethod} />
+          <Toggle label="It will be eaten" checked={eaten} onChange={setEaten} />
+        </>
+      }
+      vessel={
+        <>
+          {p?.feasible ? (
+            <Jar
+              jarMl={Math.max(100, Math.ceil(filled / 0.9 / 50) * 50)}
+              herbMl={herbMl}
+              liquidMl={filled}
+              label={`Jar with ${figure(mass)} g of herb under ${figure(p.oilMl ?? 0)} mL of oil`}
+            />
+          ) : (
+            <p className="text-soft p-6">
+              {body ? 'It cannot be made like this; see why beside it.' : 'Choose a jar and an oil.'}
+            </p>
+          )}
+        </>
+      }
+      follows={
+        <>
+          <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+            <Figure
+              label="Oil"
+              value={figure(p?.oilG ?? NaN)}
+              unit="g"
+              note={`${figure(p?.oilMl ?? NaN)} mL`}
+            />
+            <Figure label="Yield" value={range(p?.yield)} unit="mL" />
+            <Figure label="Keeps until" value={p?.keepsUntil ? date(p.keepsUntil) : 'days only: see below'} />
+          </dl>
+        </>
+      }
+    />
   )
 }

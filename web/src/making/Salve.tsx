@@ -1,15 +1,11 @@
 import { useState } from 'react'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
-import { useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
-import { useAcknowledged } from '../ui/Acknowledge'
 import { Choose, Slider } from '../ui/controls'
-import { Figure, Loaded, Page, Section } from '../ui/page'
-import { useLive } from '../ui/useLive'
-import { date, figure, isoToday, lower } from '../ui/words'
-import { LotChoice, StartPanel, usable } from './parts'
-import { useStart } from './useStart'
+import { Figure, Loaded } from '../ui/page'
+import { date, figure, lower } from '../ui/words'
+import { LotChoice, BenchPage, usable } from './parts'
+import { useBench, type Common } from './useBench'
 
 type Request = Schemas['SalveBatchRequest']
 const FIRMNESS: Request['firmness'][] = ['SOFT', 'MEDIUM', 'FIRM', 'STICK']
@@ -20,116 +16,80 @@ export function Salve() {
 }
 
 function SalveBench({ lots }: { lots: Schemas['LotView'][] }) {
-  const session = useSession()
   const oils = lots.filter(
     (l) => l.kind === 'OIL' || (l.kind === 'BOTTLE' && l.unit === 'mL' && !(l.strengthPercent ?? 0)),
   )
-  const [id] = useState(() => v7())
   const [oil, setOil] = useState(oils.find((l) => l.kind === 'BOTTLE' && usable(l))?.id ?? oils[0]?.id ?? '')
   const [wax, setWax] = useState(lots.find((l) => l.kind === 'WAX' && usable(l))?.id ?? '')
   const [capacity, setCapacity] = useState(30)
   const [count, setCount] = useState(3)
   const [firmness, setFirmness] = useState<Request['firmness']>('MEDIUM')
   const [storage, setStorage] = useState(20)
-  const [name, setName] = useState('')
-  const reasons = useAcknowledged()
   const lot = lots.find((l) => l.id === oil)
-  const called = name || `${lot?.herbs[0]?.commonName ?? 'Plain'} salve`
-  const body: Request | null =
+  const called = `${lot?.herbs[0]?.commonName ?? 'Plain'} salve`
+  const body: Omit<Request, keyof Common> | null =
     oil && wax
       ? {
-          id,
-          name: called,
           oil,
           wax,
           tins: [{ capacityMl: capacity, count }],
           firmness,
           storageTemperatureC: storage,
-          startedOn: session.data?.today ?? isoToday(),
-          acknowledged: reasons.list,
         }
       : null
-  const plan = useLive('salve', body && { ...body, name: 'x', acknowledged: [] }, (b, signal) =>
-    ask(api.POST('/api/making/salves/check', { body: b, signal })),
-  )
-  const start = useStart(() => {
-    if (!body) throw new Error('nothing chosen')
-    return ask(api.POST('/api/making/salves', { body }))
+  const { plan: p, panel } = useBench({
+    kind: 'salve',
+    called,
+    body,
+    check: (b, signal) => ask(api.POST('/api/making/salves/check', { body: b, signal })),
+    start: (b) => ask(api.POST('/api/making/salves', { body: b })),
   })
-  const p = plan.data
   return (
-    <Page title="Salve">
-      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
-        <Section title="What I have">
-          <div className="space-y-2">
-            <LotChoice
-              label="Infused oil"
-              lots={oils}
-              kinds={['OIL', 'BOTTLE']}
-              value={oil}
-              onChange={setOil}
-            />
-            <LotChoice label="Wax" lots={lots} kinds={['WAX']} value={wax} onChange={setWax} />
-            <Slider
-              label="Tin"
-              unit="mL"
-              value={capacity}
-              min={5}
-              max={120}
-              step={5}
-              onChange={setCapacity}
-            />
-            <Slider label="Tins" unit="of them" value={count} min={1} max={20} step={1} onChange={setCount} />
-            <Choose
-              label="Firmness"
-              value={firmness}
-              choices={FIRMNESS.map((f) => ({ value: f, label: lower(f) }))}
-              onChange={setFirmness}
-            />
-            <Slider
-              label="Kept at"
-              unit="°C"
-              value={storage}
-              min={0}
-              max={35}
-              step={1}
-              onChange={setStorage}
-            />
-          </div>
-        </Section>
-        <Tins count={count} waxPercent={p?.waxPercent ?? 0} capacity={capacity} />
-        <div className="space-y-3">
-          <Section title="What follows">
-            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
-              <Figure
-                label="Oil"
-                value={figure(p?.oilG ?? NaN)}
-                unit="g"
-                note={`${figure(p?.oilMl ?? NaN)} mL`}
-              />
-              <Figure
-                label="Wax"
-                value={figure(p?.waxG ?? NaN)}
-                unit="g"
-                note={`${figure(p?.waxPercent ?? NaN)} % of ${figure(p?.totalG ?? NaN)} g`}
-              />
-              <Figure label="Keeps until" value={date(p?.keepsUntil)} />
-            </dl>
-          </Section>
-          <StartPanel
-            name={called}
-            onName={setName}
-            findings={p?.findings ?? []}
-            because={p?.because ?? []}
-            reasons={reasons}
-            error={start.error ?? plan.error}
-            pending={start.isPending}
-            ready={Boolean(p?.feasible)}
-            onStart={() => start.mutate()}
+    <BenchPage
+      title="Salve"
+      panel={panel}
+      have={
+        <>
+          <LotChoice
+            label="Infused oil"
+            lots={oils}
+            kinds={['OIL', 'BOTTLE']}
+            value={oil}
+            onChange={setOil}
           />
-        </div>
-      </div>
-    </Page>
+          <LotChoice label="Wax" lots={lots} kinds={['WAX']} value={wax} onChange={setWax} />
+          <Slider label="Tin" unit="mL" value={capacity} min={5} max={120} step={5} onChange={setCapacity} />
+          <Slider label="Tins" unit="of them" value={count} min={1} max={20} step={1} onChange={setCount} />
+          <Choose
+            label="Firmness"
+            value={firmness}
+            choices={FIRMNESS.map((f) => ({ value: f, label: lower(f) }))}
+            onChange={setFirmness}
+          />
+          <Slider label="Kept at" unit="°C" value={storage} min={0} max={35} step={1} onChange={setStorage} />
+        </>
+      }
+      vessel={<Tins count={count} waxPercent={p?.waxPercent ?? 0} capacity={capacity} />}
+      follows={
+        <>
+          <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+            <Figure
+              label="Oil"
+              value={figure(p?.oilG ?? NaN)}
+              unit="g"
+              note={`${figure(p?.oilMl ?? NaN)} mL`}
+            />
+            <Figure
+              label="Wax"
+              value={figure(p?.waxG ?? NaN)}
+              unit="g"
+              note={`${figure(p?.waxPercent ?? NaN)} % of ${figure(p?.totalG ?? NaN)} g`}
+            />
+            <Figure label="Keeps until" value={date(p?.keepsUntil)} />
+          </dl>
+        </>
+      }
+    />
   )
 }
 

@@ -1,15 +1,11 @@
 import { useState } from 'react'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
-import { useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
-import { useAcknowledged } from '../ui/Acknowledge'
 import { Choose, Slider } from '../ui/controls'
-import { Figure, Loaded, Page, Section } from '../ui/page'
-import { useLive } from '../ui/useLive'
-import { date, figure, isoToday, range } from '../ui/words'
-import { LotChoice, StartPanel, usable } from './parts'
-import { useStart } from './useStart'
+import { Figure, Loaded } from '../ui/page'
+import { date, figure, range } from '../ui/words'
+import { LotChoice, BenchPage, usable } from './parts'
+import { useBench, type Common } from './useBench'
 
 type Request = Schemas['TeaBatchRequest']
 type Method = NonNullable<Request['method']>
@@ -28,91 +24,73 @@ export function Tea() {
 }
 
 function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
-  const session = useSession()
-  const [id] = useState(() => v7())
   const [jar, setJar] = useState(
     lots.find((l) => l.kind === 'JAR' && usable(l) && l.route === 'INTERNAL')?.id ?? '',
   )
   const [mass, setMass] = useState(3)
   const [wanted, setWanted] = useState(250)
   const [method, setMethod] = useState<Method | 'DERIVED'>('DERIVED')
-  const [name, setName] = useState('')
-  const reasons = useAcknowledged()
   const lot = lots.find((l) => l.id === jar)
-  const called = name || `${lot?.herbs[0]?.commonName ?? 'Herb'} tea`
-  const body: Request | null = jar
+  const called = `${lot?.herbs[0]?.commonName ?? 'Herb'} tea`
+  const body: Omit<Request, keyof Common> | null = jar
     ? {
-        id,
-        name: called,
         herb: { lotId: jar, massG: mass },
         wantedMl: wanted,
         method: method === 'DERIVED' ? undefined : method,
         route: 'INTERNAL',
-        startedOn: session.data?.today ?? isoToday(),
-        acknowledged: reasons.list,
       }
     : null
-  const plan = useLive('tea', body && { ...body, name: 'x', acknowledged: [] }, (b, signal) =>
-    ask(api.POST('/api/making/teas/check', { body: b, signal })),
-  )
-  const start = useStart(() => {
-    if (!body) throw new Error('nothing chosen')
-    return ask(api.POST('/api/making/teas', { body }))
+  const { plan: p, panel } = useBench({
+    kind: 'tea',
+    called,
+    body,
+    check: (b, signal) => ask(api.POST('/api/making/teas/check', { body: b, signal })),
+    start: (b) => ask(api.POST('/api/making/teas', { body: b })),
   })
-  const p = plan.data
   return (
-    <Page title="Tea">
-      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
-        <Section title="What I have">
-          <div className="space-y-2">
-            <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
-            <Slider label="Herb" unit="g" value={mass} min={0.5} max={30} step={0.5} onChange={setMass} />
-            <Slider
-              label="Tea wanted"
-              unit="mL"
-              value={wanted}
-              min={100}
-              max={2000}
-              step={50}
-              onChange={setWanted}
-            />
-            <Choose label="How" value={method} choices={METHODS} onChange={setMethod} />
-          </div>
-        </Section>
+    <BenchPage
+      title="Tea"
+      panel={panel}
+      have={
+        <>
+          <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
+          <Slider label="Herb" unit="g" value={mass} min={0.5} max={30} step={0.5} onChange={setMass} />
+          <Slider
+            label="Tea wanted"
+            unit="mL"
+            value={wanted}
+            min={100}
+            max={2000}
+            step={50}
+            onChange={setWanted}
+          />
+          <Choose label="How" value={method} choices={METHODS} onChange={setMethod} />
+        </>
+      }
+      vessel={
         <div className="space-y-3">
           <Pot timeline={p?.timeline ?? []} waterMl={p?.waterMl ?? 0} wantedMl={wanted} />
         </div>
-        <div className="space-y-3">
-          <Section title="What follows">
-            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
-              <Figure
-                label="Water to heat"
-                value={figure(p?.waterMl ?? NaN)}
-                unit="mL"
-                note={p?.waterRangeMl ? `between ${range(p.waterRangeMl)} mL` : undefined}
-              />
-              <Figure label="Strength" value={figure((mass / wanted) * 1000)} unit="g per litre" />
-              <Figure
-                label="Drink it by"
-                value={date(p?.keepsUntil)}
-                note="24 hours cold, 8 hours in the room"
-              />
-            </dl>
-          </Section>
-          <StartPanel
-            name={called}
-            onName={setName}
-            findings={p?.findings ?? []}
-            because={p?.because ?? []}
-            reasons={reasons}
-            error={start.error ?? plan.error}
-            pending={start.isPending}
-            ready={Boolean(p?.feasible)}
-            onStart={() => start.mutate()}
-          />
-        </div>
-      </div>
-    </Page>
+      }
+      follows={
+        <>
+          <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+            <Figure
+              label="Water to heat"
+              value={figure(p?.waterMl ?? NaN)}
+              unit="mL"
+              note={p?.waterRangeMl ? `between ${range(p.waterRangeMl)} mL` : undefined}
+            />
+            <Figure label="Strength" value={figure((mass / wanted) * 1000)} unit="g per litre" />
+            <Figure
+              label="Drink it by"
+              value={date(p?.keepsUntil)}
+              note="24 hours cold, 8 hours in the room"
+            />
+          </dl>
+        </>
+      }
+    />
   )
 }
 

@@ -1,18 +1,14 @@
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
-import { useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Jar } from '../shelf/Vessel'
-import { useAcknowledged } from '../ui/Acknowledge'
 import { Choose, Slider, Toggle } from '../ui/controls'
-import { Figure, Loaded, Page, RangeBar, Section } from '../ui/page'
-import { useLive } from '../ui/useLive'
-import { date, figure, isoToday, range } from '../ui/words'
-import { lotChoices, LotChoice, StartPanel, usable } from './parts'
-import { useStart } from './useStart'
+import { Figure, Loaded, RangeBar, Section } from '../ui/page'
+import { date, figure, range } from '../ui/words'
+import { lotChoices, LotChoice, BenchPage, usable } from './parts'
+import { useBench, type Common } from './useBench'
 
 type Request = Schemas['TinctureBatchRequest']
 type LotView = Schemas['LotView']
@@ -29,11 +25,9 @@ export function Tincture() {
 }
 
 function TinctureBench({ lots }: { lots: LotView[] }) {
-  const session = useSession()
   const [search] = useSearchParams()
   const jars = lotChoices(lots, ['JAR'])
   const firstUsable = lots.find((l) => l.kind === 'JAR' && usable(l) && l.route === 'INTERNAL')
-  const [id] = useState(() => v7())
   const [jar, setJar] = useState(search.get('lot') ?? firstUsable?.id ?? jars[0]?.value ?? '')
   const [mass, setMass] = useState(20)
   const [ratio, setRatio] = useState(5)
@@ -43,19 +37,15 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const [jarMl, setJarMl] = useState(250)
   const [press, setPress] = useState<Request['press']>('MEDIUM')
   const [route, setRoute] = useState<Request['route']>('INTERNAL')
-  const [name, setName] = useState('')
-  const reasons = useAcknowledged()
   const lot = lots.find((l) => l.id === jar)
   const card = useTaxon(lot?.taxonId ?? '')
   const advice = card.data?.parts.find((p) => p.part === lot?.part)?.spirit
   const spirits = lots.filter((l) => l.kind === 'SPIRIT' && usable(l)).map((l) => l.id)
-  const called = name || `${lot?.herbs[0]?.commonName ?? 'Herb'} tincture`
+  const called = `${lot?.herbs[0]?.commonName ?? 'Herb'} tincture`
 
-  const body: Request | null =
+  const body: Omit<Request, keyof Common> | null =
     jar && spirits.length > 0
       ? {
-          id,
-          name: called,
           herbs: [{ lotId: jar, massG: mass }],
           ratio,
           waterCounts,
@@ -65,86 +55,84 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
           jarMl,
           press,
           route,
-          startedOn: session.data?.today ?? isoToday(),
-          acknowledged: reasons.list,
         }
       : null
-  const plan = useLive('tincture', body && { ...body, name: 'x', acknowledged: [] }, (b, signal) =>
-    ask(api.POST('/api/making/tinctures/check', { body: b, signal })),
-  )
-  const start = useStart(() => {
-    if (!body) throw new Error('nothing chosen')
-    return ask(api.POST('/api/making/tinctures', { body }))
+  const { plan: p, panel } = useBench({
+    kind: 'tincture',
+    called,
+    body,
+    check: (b, signal) => ask(api.POST('/api/making/tinctures/check', { body: b, signal })),
+    start: (b) => ask(api.POST('/api/making/tinctures', { body: b })),
   })
-  const p = plan.data
-  const findings = p?.findings ?? []
 
   return (
-    <Page title="Tincture">
-      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
-        <Section title="What I have">
-          <div className="space-y-2">
-            <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
-            <Slider label="Herb" unit="g" value={mass} min={1} max={200} step={1} onChange={setMass} />
-            <Slider
-              label="Ratio, 1 g to"
-              unit="mL"
-              value={ratio}
-              min={1}
-              max={20}
-              step={0.5}
-              onChange={setRatio}
-            />
-            <Slider
-              label="Strength"
-              unit="% vol"
-              value={strength}
-              min={20}
-              max={96}
-              step={1}
-              onChange={setStrength}
-            />
-            <Choose
-              label="This strength is that of"
-              value={basis}
-              onChange={setBasis}
-              choices={[
-                {
-                  value: 'MENSTRUUM',
-                  label: 'the menstruum, as poured',
-                  hint: 'menstruum: the liquid that draws',
-                },
-                { value: 'FINAL', label: 'the finished tincture', hint: "after the plant's own water" },
-              ]}
-            />
-            <Slider
-              label="Jar, brimful"
-              unit="mL"
-              value={jarMl}
-              min={50}
-              max={2000}
-              step={50}
-              onChange={setJarMl}
-            />
-            <Choose label="When to press" value={press} choices={PRESS} onChange={setPress} />
-            <Toggle
-              label="The plant's water counts as liquid"
-              checked={waterCounts}
-              onChange={setWaterCounts}
-            />
-            <Toggle
-              label="For the outside of the body only"
-              checked={route === 'EXTERNAL'}
-              onChange={(on) => setRoute(on ? 'EXTERNAL' : 'INTERNAL')}
-            />
-            {advice && (
-              <p className="text-soft text-sm">
-                Card: 1:{figure(advice.ratio)} in {figure(advice.menstruumPercent)} % ({advice.source.title},{' '}
-                {advice.source.year}; not checked by this household)
-              </p>
-            )}
-          </div>
-        </Section>
+    <BenchPage
+      title="Tincture"
+      panel={panel}
+      have={
+        <>
+          <LotChoice label="Jar of herb" lots={lots} kinds={['JAR']} value={jar} onChange={setJar} />
+          <Slider label="Herb" unit="g" value={mass} min={1} max={200} step={1} onChange={setMass} />
+          <Slider
+            label="Ratio, 1 g to"
+            unit="mL"
+            value={ratio}
+            min={1}
+            max={20}
+            step={0.5}
+            onChange={setRatio}
+          />
+          <Slider
+            label="Strength"
+            unit="% vol"
+            value={strength}
+            min={20}
+            max={96}
+            step={1}
+            onChange={setStrength}
+          />
+          <Choose
+            label="This strength is that of"
+            value={basis}
+            onChange={setBasis}
+            choices={[
+              {
+                value: 'MENSTRUUM',
+                label: 'the menstruum, as poured',
+                hint: 'menstruum: the liquid that draws',
+              },
+              { value: 'FINAL', label: 'the finished tincture', hint: "after the plant's own water" },
+            ]}
+          />
+          <Slider
+            label="Jar, brimful"
+            unit="mL"
+            value={jarMl}
+            min={50}
+            max={2000}
+            step={50}
+            onChange={setJarMl}
+          />
+          <Choose label="When to press" value={press} choices={PRESS} onChange={setPress} />
+          <Toggle
+            label="The plant's water counts as liquid"
+            checked={waterCounts}
+            onChange={setWaterCounts}
+          />
+          <Toggle
+            label="For the outside of the body only"
+            checked={route === 'EXTERNAL'}
+            onChange={(on) => setRoute(on ? 'EXTERNAL' : 'INTERNAL')}
+          />
+          {advice && (
+            <p className="text-soft text-sm">
+              Card: 1:{figure(advice.ratio)} in {figure(advice.menstruumPercent)} % ({advice.source.title},{' '}
+              {advice.source.year}; not checked by this household)
+            </p>
+          )}
+        </>
+      }
+      vessel={
         <div>
           {p?.jar ? (
             <Jar
@@ -173,48 +161,37 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
             </ul>
           </Section>
         </div>
-        <div className="space-y-3">
-          <Section title="What follows">
-            <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
-              <Figure
-                label="Menstruum"
-                value={figure(p?.menstruumMl ?? NaN)}
-                unit="mL"
-                note={`at ${figure(p?.menstruumPercent ?? NaN)} % vol`}
-              />
-              <Figure label="Final strength" value={range(p?.finalPercent)} unit="% vol" />
-              <Figure
-                label="Pressed yield"
-                value={range(p?.pressedMl)}
-                unit="mL"
-                note={p?.drainedMl ? `only drained ${range(p.drainedMl)} mL` : undefined}
-              />
-              <Figure label="Dried herb in 1 mL" value={range(p?.driedEquivalentGPerMl)} unit="g" />
-              <Figure label="Keeps until" value={date(p?.keepsUntil)} />
-            </dl>
-            {p?.finalPercent && (
-              <RangeBar
-                low={p.finalPercent.low}
-                high={p.finalPercent.high}
-                min={0}
-                max={97}
-                marks={[{ at: 20, label: 'spoils below' }]}
-              />
-            )}
-          </Section>
-          <StartPanel
-            name={called}
-            onName={setName}
-            findings={findings}
-            because={p?.because ?? []}
-            reasons={reasons}
-            error={start.error ?? plan.error}
-            pending={start.isPending}
-            ready={Boolean(p?.feasible)}
-            onStart={() => start.mutate()}
-          />
-        </div>
-      </div>
-    </Page>
+      }
+      follows={
+        <>
+          <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
+            <Figure
+              label="Menstruum"
+              value={figure(p?.menstruumMl ?? NaN)}
+              unit="mL"
+              note={`at ${figure(p?.menstruumPercent ?? NaN)} % vol`}
+            />
+            <Figure label="Final strength" value={range(p?.finalPercent)} unit="% vol" />
+            <Figure
+              label="Pressed yield"
+              value={range(p?.pressedMl)}
+              unit="mL"
+              note={p?.drainedMl ? `only drained ${range(p.drainedMl)} mL` : undefined}
+            />
+            <Figure label="Dried herb in 1 mL" value={range(p?.driedEquivalentGPerMl)} unit="g" />
+            <Figure label="Keeps until" value={date(p?.keepsUntil)} />
+          </dl>
+          {p?.finalPercent && (
+            <RangeBar
+              low={p.finalPercent.low}
+              high={p.finalPercent.high}
+              min={0}
+              max={97}
+              marks={[{ at: 20, label: 'spoils below' }]}
+            />
+          )}
+        </>
+      }
+    />
   )
 }

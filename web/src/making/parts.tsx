@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client'
 import { Button, Choose, Input, type Choice } from '../ui/controls'
 import { Acknowledge, type useAcknowledged } from '../ui/Acknowledge'
 import { Findings } from '../ui/Findings'
-import { Because, ProblemNotice, Section } from '../ui/page'
+import { Because, Page, ProblemNotice, Section } from '../ui/page'
 import { date, figure } from '../ui/words'
 
 type LotView = Schemas['LotView']
@@ -78,6 +78,36 @@ export function StartPanel({
       <Because lines={because} />
       <Findings findings={findings.filter((f) => f.severity === 'NOTE')} label="Bench notes" />
     </div>
+  )
+}
+
+/** What I have, the vessel, what follows: the same three places on every bench. */
+export function BenchPage({
+  title,
+  have,
+  vessel,
+  follows,
+  panel,
+}: {
+  title: string
+  have: React.ReactNode
+  vessel: React.ReactNode
+  follows: React.ReactNode
+  panel: React.ComponentProps<typeof StartPanel>
+}) {
+  return (
+    <Page title={title}>
+      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
+        <Section title="What I have">
+          <div className="space-y-2">{have}</div>
+        </Section>
+        {vessel}
+        <div className="space-y-3">
+          <Section title="What follows">{follows}</Section>
+          <StartPanel {...panel} />
+        </div>
+      </div>
+    </Page>
   )
 }
 

@@ -26,7 +26,7 @@ public class Screenshots extends InBrowser {
         IdentifyPage.see(page, "The leaflet at the tip", "much larger, with three to five lobes");
         IdentifyPage.see(page, "How the flowers are grouped", "frothy, side branches overtop the middle");
         page.getByText("Seen so far").waitFor();
-        page.getByText("Most like meadowsweet").waitFor();
+        region("Verdict").getByText("Most like meadowsweet").waitFor();
         region("Compare").getByText("dropwort").first().waitFor();
         shot("identify");
         openStand("St John's-wort on the verge");
