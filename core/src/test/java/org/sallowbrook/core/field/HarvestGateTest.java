@@ -1,0 +1,140 @@
+package org.sallowbrook.core.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.sallowbrook.core.herbarium.Cards;
+import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.identification.Identification.Status;
+import org.sallowbrook.core.measure.Finding;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** From a harvest with nothing against it, each fault by itself. */
+public class HarvestGateTest {
+
+    private static final Taxon HERB =
+            Cards.card("x").part(0.5, 0.4, Set.of(Taxon.Route.INTERNAL)).build();
+    private static final Site SITE =
+            new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null);
+    private static final HarvestGate.Identity SURE = new HarvestGate.Identity(Status.CONFIRMED, false);
+    private static final Set<String> TELLS = Set.of("c0", "c1", "c2");
+
+    private static List<String> codes(
+            Taxon taxon,
+            Taxon.Part part,
+            HarvestGate.Identity identity,
+            Site site,
+            LifeStage stage,
+            double share,
+            double picked,
+            Set<String> tells,
+            boolean singly) {
+        return HarvestGate.check(new HarvestGate.Request(
+                        taxon,
+                        part,
+                        identity,
+                        site,
+                        stage,
+                        LocalDate.of(2026, 7, 1),
+                        100,
+                        share,
+                        picked,
+                        tells,
+                        singly))
+                .stream()
+                .map(Finding::code)
+                .toList();
+    }
+
+    private static List<String> from(HarvestGate.Identity identity, Site site) {
+        return codes(HERB, Taxon.Part.HERB, identity, site, LifeStage.FLOWERING, 0.1, 0, TELLS, false);
+    }
+
+    @Test
+    public void aCarefulHarvestPasses() {
+        assertThat(from(SURE, SITE)).isEmpty();
+    }
+
+    @DataProvider
+    public Object[][] identities() {
+        return new Object[][] {
+            {new HarvestGate.Identity(null, false), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.NOT_YET, false), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.STOP, false), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.CONFIRMED, true), "IDENTITY_DOUBTED"},
+        };
+    }
+
+    @Test(dataProvider = "identities")
+    public void onlyACertainStandIsPicked(HarvestGate.Identity identity, String code) {
+        assertThat(from(identity, SITE)).containsExactly(code);
+    }
+
+    @DataProvider
+    public Object[][] sites() {
+        return new Object[][] {
+            {new Site(Site.Ground.CONTAMINATED, Site.Permission.GIVEN, Site.Plenty.FAIR, false, null), "CONTAMINATED"},
+            {new Site(Site.Ground.UNKNOWN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, null), "GROUND_UNKNOWN"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.REFUSED, Site.Plenty.FAIR, false, null), "NOT_PERMITTED"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.UNKNOWN, Site.Plenty.FAIR, false, null), "PERMISSION_UNKNOWN"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.OWN_GARDEN, Site.Plenty.SCARCE, false, null), "SCARCE"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.DECLINING, false, null), "SCARCE"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, true, null), "PROTECTED"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, "hemlock"), "MIXED_STAND"},
+        };
+    }
+
+    @Test(dataProvider = "sites")
+    public void eachFaultOfTheSiteSpeaks(Site site, String code) {
+        assertThat(from(SURE, site)).containsExactly(code);
+    }
+
+    @Test
+    public void aMixedStandIsPickedPieceByPiece() {
+        Site mixed = new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, "hemlock");
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, mixed, LifeStage.FLOWERING, 0.1, 0, TELLS, true))
+                .isEmpty();
+    }
+
+    @Test
+    public void twoTellsAreTooFew() {
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, Set.of("c0", "c1"), false))
+                .containsExactly("RECHECK");
+    }
+
+    /** Half of each plant on four plants in ten is a fifth of the stand, whatever was picked before included. */
+    @Test
+    public void theQuotaIsTheProductOfBothSharesOverTheSeason() {
+        assertThat(HarvestGate.quota(HERB.parts().get(0))).isEqualTo(0.2);
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0.1, TELLS, false))
+                .isEmpty();
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0.11, TELLS, false))
+                .containsExactly("OVER_QUOTA");
+    }
+
+    @Test
+    public void theWrongMomentWarnsAndAnUnusedPartStops() {
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FRUITING, 0.1, 0, TELLS, false))
+                .containsExactly("NOT_THE_MOMENT");
+        assertThat(codes(HERB, Taxon.Part.ROOT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
+                .containsExactly("PART_NOT_USED");
+    }
+
+    @Test
+    public void draftsAndDangerousPlantsAreLeft() {
+        Taxon draft = Cards.card("x")
+                .draft()
+                .part(0.5, 0.4, Set.of(Taxon.Route.INTERNAL))
+                .build();
+        Taxon deadly = Cards.card("x").danger(Danger.DEADLY).build();
+        assertThat(codes(draft, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
+                .containsExactly("NOT_FOR_HARVEST");
+        assertThat(codes(deadly, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
+                .contains("NOT_FOR_HARVEST", "PART_NOT_USED");
+    }
+}

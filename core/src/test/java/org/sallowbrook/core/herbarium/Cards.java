@@ -1,0 +1,185 @@
+package org.sallowbrook.core.herbarium;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
+import org.sallowbrook.core.herbarium.Taxon.Caution;
+import org.sallowbrook.core.herbarium.Taxon.Constituent;
+import org.sallowbrook.core.herbarium.Taxon.DoseRange;
+import org.sallowbrook.core.herbarium.Taxon.Route;
+import org.sallowbrook.core.measure.Interval;
+
+/** Invented cards for tests of the rules; nothing here is a plant. */
+public final class Cards {
+
+    public static final Source SOURCE =
+            new Source("An invented book", 2020, Source.Evidence.OFFICIAL_MONOGRAPH, Source.Review.STARTER);
+
+    private static final Organ[] ORGANS = {Organ.LEAF, Organ.STEM, Organ.FLOWER, Organ.FRUIT};
+
+    private Cards() {}
+
+    /** Characters c0..cn-1 with states a, b, c on four organs in turn. */
+    public static List<CharacterDefinition> vocabulary(int n) {
+        List<CharacterDefinition> all = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            all.add(character("c" + i, ORGANS[i % ORGANS.length], false));
+        }
+        all.add(character("smell", Organ.SCENT, true));
+        return all;
+    }
+
+    public static CharacterDefinition character(String id, Organ organ, boolean scent) {
+        return new CharacterDefinition(
+                id,
+                id,
+                organ,
+                "look",
+                EnumSet.allOf(LifeStage.class),
+                scent,
+                1,
+                0.03,
+                List.of(
+                        new CharacterDefinition.State("a", "state a"),
+                        new CharacterDefinition.State("b", "state b"),
+                        new CharacterDefinition.State("c", "state c")));
+    }
+
+    /** A card being written. */
+    public static final class Builder {
+        private final String id;
+        private Danger danger = Danger.HARMLESS;
+        private boolean draft;
+        private boolean checked = true;
+        private final List<Taxon.Shown> shown = new ArrayList<>();
+        private final List<Taxon.LookAlike> lookAlikes = new ArrayList<>();
+        private final List<Taxon.UsedPart> parts = new ArrayList<>();
+        private Set<Constituent> constituents = Set.of();
+        private final List<Taxon.Action> actions = new ArrayList<>();
+        private final List<Taxon.Use> uses = new ArrayList<>();
+        private final List<Caution> cautions = new ArrayList<>();
+        private final Map<LifeStage, Set<Integer>> months = new HashMap<>(Map.of(LifeStage.FLOWERING, Set.of(6, 7)));
+
+        private Builder(String id) {
+            this.id = id;
+        }
+
+        public Builder danger(Danger value) {
+            danger = value;
+            return this;
+        }
+
+        public Builder draft() {
+            draft = true;
+            return this;
+        }
+
+        public Builder lookAlikesUnchecked() {
+            checked = false;
+            return this;
+        }
+
+        public Builder always(String state, String... characters) {
+            for (String character : characters) {
+                shown.add(new Taxon.Shown(character, Set.of(LifeStage.FLOWERING), Map.of(state, Frequency.ALWAYS)));
+            }
+            return this;
+        }
+
+        public Builder shows(String character, Map<String, Frequency> states) {
+            shown.add(new Taxon.Shown(character, Set.of(LifeStage.FLOWERING), states));
+            return this;
+        }
+
+        public Builder lookAlike(String taxon, String... decisive) {
+            lookAlikes.add(new Taxon.LookAlike(taxon, List.of(decisive), "differs"));
+            return this;
+        }
+
+        public Builder part(double perPlant, double ofStand, Set<Route> routes, DoseRange... doses) {
+            parts.add(new Taxon.UsedPart(
+                    Taxon.Part.HERB,
+                    "in flower",
+                    Set.of(LifeStage.FLOWERING),
+                    Set.of(6, 7),
+                    perPlant,
+                    ofStand,
+                    null,
+                    null,
+                    null,
+                    false,
+                    routes,
+                    "cut",
+                    null,
+                    null,
+                    List.of(doses),
+                    SOURCE));
+            return this;
+        }
+
+        public Builder holds(Constituent... all) {
+            constituents = Set.of(all);
+            return this;
+        }
+
+        public Builder acts(String action) {
+            actions.add(new Taxon.Action(action, SOURCE));
+            return this;
+        }
+
+        public Builder grave(String use) {
+            uses.add(new Taxon.Use(use, Route.INTERNAL, true, SOURCE));
+            return this;
+        }
+
+        public Builder caution(
+                Taxon.Subject subject,
+                String value,
+                Taxon.CautionStatus status,
+                org.sallowbrook.core.measure.Severity severity) {
+            cautions.add(new Caution(subject, value, status, severity, "an effect", SOURCE));
+            return this;
+        }
+
+        public Taxon build() {
+            return new Taxon(
+                    id,
+                    "Genus " + id,
+                    "Auth.",
+                    List.of("Oldgenus " + id),
+                    List.of("common " + id),
+                    "Inventaceae",
+                    "herb",
+                    danger,
+                    draft,
+                    false,
+                    checked,
+                    Set.of("isle"),
+                    "anywhere",
+                    "",
+                    List.of(),
+                    false,
+                    months,
+                    shown,
+                    lookAlikes,
+                    parts,
+                    constituents,
+                    actions,
+                    uses,
+                    cautions,
+                    SOURCE);
+        }
+    }
+
+    public static Builder card(String id) {
+        return new Builder(id);
+    }
+
+    public static DoseRange dose(String use, int fromAge, double low, double high, Integer mostDays) {
+        return new DoseRange(use, Route.INTERNAL, "tincture", fromAge, Interval.of(low, high), mostDays, SOURCE);
+    }
+}
