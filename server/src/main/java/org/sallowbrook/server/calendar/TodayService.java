@@ -83,10 +83,11 @@ public class TodayService {
     public TodayView today() {
         LocalDate today = people.today();
         List<TaskView> tasks = new ArrayList<>();
+        // The shelf first: it reads every lot at once, and the others then find theirs already read.
+        shelf(today, tasks);
         rack(today, tasks);
         bench(today, tasks);
         doses(today, tasks);
-        shelf(today, tasks);
         tasks.sort(Comparator.comparing((TaskView t) -> t.kind()).thenComparing(TaskView::due));
         return new TodayView(today, tasks);
     }
