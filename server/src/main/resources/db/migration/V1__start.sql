@@ -168,6 +168,7 @@ create table lot (
     best_before date,
     state varchar(12) not null,
     state_reason text,
+    held_reason text,
     place varchar(120) not null,
     holder varchar(120),
     unique (household_id, code)

@@ -175,6 +175,20 @@ public class GatesTest extends ServerTest {
     }
 
     @Test
+    public void mouldFoundAfterJarringIsNeverCleared() {
+        Client ilse = as("ilse");
+        UUID run = dried(ilse, "Nettles behind the hedge", "LEAF");
+        UUID jar = id();
+        ilse.post("/api/shelf/jars", Map.of("id", jar, "fromRun", run, "on", today(), "massG", 31, "place", "shelf"))
+                .expect(200);
+        ilse.post("/api/drying/runs/" + run + "/mould", "{}").expect(200);
+        String stand = stand(ilse, "Nettles behind the hedge").path("id").asString();
+        ilse.post("/api/tracing/stands/" + stand + "/clear", "{}").expect(200);
+        assertThat(ilse.get("/api/shelf/lots/" + jar).body().path("state").asString())
+                .isEqualTo("QUARANTINED");
+    }
+
+    @Test
     public void denaturedSpiritNeverBecomesSomethingToDrink() {
         Client ilse = as("ilse");
         UUID blue = id();

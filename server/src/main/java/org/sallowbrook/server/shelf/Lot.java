@@ -73,6 +73,10 @@ class Lot extends Versioned {
     @Nullable
     String stateReason;
 
+    /** Why it is on hold, also while a quarantine hides the hold; null once released. */
+    @Nullable
+    String heldReason;
+
     String place = "";
 
     @Nullable

@@ -318,6 +318,7 @@ public class ShelfService {
         }
         lot.state = Product.State.USABLE;
         lot.stateReason = "released: " + reason.strip();
+        lot.heldReason = null;
         return view(lots.saveAndFlush(lot), people.today());
     }
 
@@ -387,6 +388,7 @@ public class ShelfService {
         lot.bestBefore = n.bestBefore();
         lot.state = n.state();
         lot.stateReason = n.stateReason();
+        lot.heldReason = n.state() == Product.State.HOLD ? n.stateReason() : null;
         lot.place = n.place();
         return view(lots.saveAndFlush(lot), people.today());
     }
@@ -398,12 +400,23 @@ public class ShelfService {
         lots.saveAndFlush(lot);
     }
 
-    /** For tracing: sets the state of many lots at once. */
-    public void setState(Collection<UUID> ids, Product.State state, @Nullable String reason) {
+    /** For tracing: sets lots aside, for good or until cleared. What was thrown away stays so. */
+    public void setAside(Collection<UUID> ids, Product.State state, String reason) {
         for (Lot lot : lots.findAllById(ids)) {
             if (lot.state != Product.State.DESTROYED) {
                 lot.state = state;
                 lot.stateReason = reason;
+            }
+        }
+        lots.flush();
+    }
+
+    /** For tracing: ends a quarantine; a hold that lay beneath it holds again. */
+    public void clear(Collection<UUID> ids) {
+        for (Lot lot : lots.findAllById(ids)) {
+            if (lot.state == Product.State.QUARANTINED) {
+                lot.state = lot.heldReason == null ? Product.State.USABLE : Product.State.HOLD;
+                lot.stateReason = lot.heldReason;
             }
         }
         lots.flush();

@@ -85,7 +85,7 @@ public class TracingService {
     public Quarantined doubt(UUID standId, String reason, @Nullable String ifMatch) {
         FieldService.StandView stand = field.doubt(standId, reason, ifMatch);
         List<UUID> down = reach(DOWNSTREAM, standId);
-        shelf.setState(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
+        shelf.setAside(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
         return new Quarantined(stand, shelf.lots(down));
     }
 
@@ -97,23 +97,25 @@ public class TracingService {
         }
         List<UUID> certain = new ArrayList<>();
         for (ShelfService.LotView lot : shelf.lots(reach(DOWNSTREAM, standId))) {
+            // Mould anywhere upstream is never cleared: nothing takes its poison away.
             boolean clean = lot.state() == Product.State.QUARANTINED
                     && shelf.lots(reach(UPSTREAM, lot.id())).stream()
-                            .filter(l -> l.kind() == LotKind.STAND)
-                            .noneMatch(l -> field.stand(l.id()).doubted());
+                            .noneMatch(l -> l.state() == Product.State.DESTROYED
+                                    || l.kind() == LotKind.STAND
+                                            && field.stand(l.id()).doubted());
             if (clean) {
                 certain.add(lot.id());
             }
         }
-        shelf.setState(certain, Product.State.USABLE, null);
+        shelf.clear(certain);
         return new Quarantined(stand, shelf.lots(certain));
     }
 
     /** Mould: the harvest itself is destroyed, whatever was made of it is set aside. */
     @EventListener
     void on(LotMoulded moulded) {
-        shelf.setState(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
-        shelf.setState(reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
+        shelf.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
+        shelf.setAside(reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
     }
 
     private List<UUID> reach(String sql, UUID lotId) {
