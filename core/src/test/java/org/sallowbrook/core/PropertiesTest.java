@@ -11,10 +11,12 @@ import java.util.Random;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Weighing;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.spirit.EthanolWater;
 import org.sallowbrook.core.making.spirit.Pour;
 import org.sallowbrook.core.making.spirit.Spirits;
+import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
@@ -104,7 +106,7 @@ public class PropertiesTest {
     }
 
     private static Tincture.Plan tincture(double mass, double low, double high, double ratio, double percent) {
-        return Tincture.plan(new Tincture.Request(
+        return Tincture.plan(new Tincture.Recipe(
                         List.of(new Tincture.Herb(
                                 "h", "HERB", mass, Tincture.State.FRESH, Moisture.of(low, high), null)),
                         ratio,
@@ -113,7 +115,7 @@ public class PropertiesTest {
                         Strength.ofPercent(percent),
                         List.of(),
                         null,
-                        null))
+                        Retention.PRESSED))
                 .plan();
     }
 
@@ -240,7 +242,7 @@ public class PropertiesTest {
 
     private static LocalDate best(
             Keeping.Form form, LocalDate made, LocalDate opened, Keeping.Storage storage, List<Keeping.Input> inputs) {
-        return Keeping.reckon(new Keeping.Request(form, made, opened, storage, inputs))
+        return Keeping.reckon(new Keeping.Request(form, made, opened, storage, inputs, null, Schools.USUAL))
                 .bestBefore();
     }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
 import org.sallowbrook.core.dosing.Course;
@@ -16,14 +15,19 @@ import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.salve.Salve;
+import org.sallowbrook.core.making.salve.Wax;
 import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.spirit.EthanolWater;
 import org.sallowbrook.core.making.spirit.Pour;
 import org.sallowbrook.core.making.spirit.Spirits;
+import org.sallowbrook.core.making.tea.MethodChoice;
 import org.sallowbrook.core.making.tea.Reduction;
 import org.sallowbrook.core.making.tea.Tea;
-import org.sallowbrook.core.making.tincture.OtherTinctures;
+import org.sallowbrook.core.making.tincture.FillAndCover;
+import org.sallowbrook.core.making.tincture.Formula;
+import org.sallowbrook.core.making.tincture.Percolation;
 import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.making.tincture.TwoExtractions;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Moisture;
@@ -35,6 +39,8 @@ import org.testng.annotations.Test;
 /** Every number that comes in at a door is refused when it is no number, infinite or negative. */
 public class RefusalsTest {
 
+    private static final Wax BEESWAX = new Wax("beeswax", 1, 0.005, "");
+
     private static final Strength S40 = Strength.ofPercent(40);
     private static final Moisture DRY = Moisture.of(0.08, 0.12);
 
@@ -44,7 +50,7 @@ public class RefusalsTest {
 
     @DataProvider
     public Object[][] doors() {
-        var measured = new Dose.Measured(Interval.exactly(0.2), S40, null, null, null, null);
+        var measured = Dose.Measured.plain(Interval.exactly(0.2), S40);
         var adult = new Dose.Taker(40, 70.0, 170.0);
         return new Object[][] {
             door("strength", Strength::ofPercent),
@@ -60,14 +66,14 @@ public class RefusalsTest {
             door("blend", v -> Blend.blend(S40, v, List.of())),
             door("herb mass", v -> new Tincture.Herb("h", "HERB", v, Tincture.State.DRIED, DRY, null)),
             door("herb bulk", v -> new Tincture.Herb("h", "HERB", 1, Tincture.State.DRIED, DRY, v)),
-            door("jar", v -> new OtherTinctures.FillAndCover(v, 0.5, Interval.of(0.1, 0.2), S40, DRY)),
-            door("fill", v -> new OtherTinctures.FillAndCover(500, v, Interval.of(0.1, 0.2), S40, DRY)),
-            door("percolated", v -> new OtherTinctures.Percolation(v, 5, S40, 20)),
-            door("percolation ratio", v -> new OtherTinctures.Percolation(100, v, S40, 20)),
-            door("drops", v -> new OtherTinctures.Percolation(100, 5, S40, v)),
-            door("joined", v -> OtherTinctures.join(v, S40, 100)),
-            door("decoction", v -> OtherTinctures.join(100, S40, v)),
-            door("formula part", v -> new OtherTinctures.Part("a", v, S40, null)),
+            door("jar", v -> new FillAndCover.Recipe(v, 0.5, Interval.of(0.1, 0.2), S40, DRY)),
+            door("fill", v -> new FillAndCover.Recipe(500, v, Interval.of(0.1, 0.2), S40, DRY)),
+            door("percolated", v -> new Percolation.Recipe(v, 5, S40, 20)),
+            door("percolation ratio", v -> new Percolation.Recipe(100, v, S40, 20)),
+            door("drops", v -> new Percolation.Recipe(100, 5, S40, v)),
+            door("joined", v -> TwoExtractions.join(v, S40, 100)),
+            door("decoction", v -> TwoExtractions.join(100, S40, v)),
+            door("formula part", v -> Formula.Part.of("a", v, S40, null)),
             door("weighing hours", v -> new Weighing(v, 100)),
             door("weighing mass", v -> new Weighing(1, v)),
             door("air", v -> new Drying.Air(v, 0.5)),
@@ -75,34 +81,47 @@ public class RefusalsTest {
             door("equilibrium", v -> Henderson.equilibriumMoisture(20, v)),
             door("fresh", v -> new Drying.Request(v, Moisture.exactly(0.7), 0.1, List.of(), null, null)),
             door("target", v -> new Drying.Request(100, Moisture.exactly(0.7), v, List.of(), null, null)),
-            door("tea herb", v -> new Tea.Herb("t", "LEAF", null, v, null, null, null)),
-            door("tea minutes", v -> new Tea.Herb("t", "LEAF", null, 1.0, null, null, v)),
-            door("tea measure", v -> new Tea.Measure(v, Tea.Unit.TEASPOON)),
+            door("tea herb", v -> Tea.Herb.weighed("t", "LEAF", v)),
+            door(
+                    "tea minutes",
+                    v -> new Tea.Herb("t", "LEAF", MethodChoice.Cut.CUT, Set.of(), null, 1.0, null, null, v)),
+            door("tea measure", v -> Tea.Measure.of(v, Tea.Unit.TEASPOON)),
             door(
                     "tea wanted",
-                    v -> new Tea.Request(
-                            v, null, List.of(new Tea.Herb("t", "LEAF", null, 1.0, null, null, null)), "water", null)),
-            door(
-                    "boil-off",
-                    v -> new Tea.Request(
-                            100, null, List.of(new Tea.Herb("t", "LEAF", null, 1.0, null, null, null)), "water", v)),
+                    v -> Tea.Recipe.drink(v, null, List.of(Tea.Herb.weighed("t", "LEAF", 1)), "water", null)),
+            door("boil-off", v -> Tea.Recipe.drink(100, null, List.of(Tea.Herb.weighed("t", "LEAF", 1)), "water", v)),
             door("reduction reading", v -> new Reduction.Reading(0, v)),
             door("reduction minute", v -> new Reduction.Reading(v, 100)),
             door("oil herb", v -> new InfusedOil.Herb("h", v, DRY)),
             door(
                     "oil ratio",
-                    v -> new InfusedOil.Request(
-                            List.of(new InfusedOil.Herb("h", 1, DRY)), v, "oil", null, InfusedOil.Method.COLD, false)),
+                    v -> new InfusedOil.Recipe(
+                            List.of(new InfusedOil.Herb("h", 1, DRY)),
+                            v,
+                            "oil",
+                            null,
+                            InfusedOil.Method.COLD,
+                            false,
+                            0)),
             door("tin", v -> new Salve.Tin(v, 1)),
-            door(
-                    "waste",
-                    v -> new Salve.Request(List.of(new Salve.Tin(30, 1)), Salve.Firmness.SOFT, "beeswax", 20, v, null)),
+            door("waste", v -> Salve.Recipe.plain(List.of(new Salve.Tin(30, 1)), Salve.Firmness.SOFT, BEESWAX, 20, v)),
             door(
                     "salve density",
-                    v -> new Salve.Request(List.of(new Salve.Tin(30, 1)), Salve.Firmness.SOFT, "beeswax", 20, 0.05, v)),
+                    v -> new Salve.Recipe(
+                            List.of(new Salve.Tin(30, 1)),
+                            Salve.Firmness.SOFT,
+                            BEESWAX,
+                            20,
+                            0.05,
+                            v,
+                            0,
+                            0,
+                            0,
+                            18,
+                            List.of())),
             door("headspace", v -> new Keeping.Storage(Keeping.Light.DARK, 15, v)),
             door("dose", v -> new Dose.Request(measured, v, Dose.Unit.ML, 1, null, adult)),
-            door("drops per mL", v -> new Dose.Measured(Interval.exactly(0.2), S40, v, null, null, null)),
+            door("drops per mL", v -> new Dose.Measured(Interval.exactly(0.2), S40, v, null, null, null, null)),
             door("age", v -> new Dose.Taker(v, null, null)),
             door("weight", v -> new Dose.Taker(40, v, null)),
             door("person's weight", v -> new Person("p", 40, v, null, null, false, Set.of(), Set.of(), Set.of(), null)),
@@ -113,8 +132,11 @@ public class RefusalsTest {
                     "ramp",
                     v -> new Course.Request(
                             LocalDate.of(2026, 1, 1), 1, 1, Course.Pattern.daily(), new Course.Slope(v, 2), null, 5)),
-            door("every hours", v -> new Course.Pattern(Course.Kind.EVERY_HOURS, null, null, null, v)),
-            door("intake", v -> new DosingGate.Intake(DosingGate.Way.MOUTH, null, v, 1, 1, Map.of(), true, false)),
+            door("every hours", v -> Course.Pattern.everyHours(v)),
+            door(
+                    "intake",
+                    v -> new DosingGate.Intake(
+                            DosingGate.Way.MOUTH, null, v, 1, 1, List.of(), true, false, null, null)),
         };
     }
 

@@ -1,10 +1,16 @@
 package org.sallowbrook.core.dosing;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 
 /**
  * A dated plan of doses. Off-days are listed with no dose. A ramp or taper counts on-days and is linear: the ramp from its
@@ -20,16 +26,26 @@ public final class Course {
         DAYS_PER_MONTH,
         WEEKLY,
         EVERY_HOURS,
-        AS_NEEDED
+        AS_NEEDED,
+        /** Daily within a season of the year. */
+        SEASON
     }
 
-    /** Only the numbers its kind needs are given. */
+    /**
+     * Only the numbers its kind needs are given.
+     *
+     * @param everyHours of EVERY_HOURS; of AS_NEEDED the least interval
+     * @param from first day of a season, each year
+     * @param to last day of it; before {@code from} when it runs over the new year
+     */
     public record Pattern(
             Kind kind,
             @Nullable Integer onDays,
             @Nullable Integer offDays,
             @Nullable Integer daysPerMonth,
-            @Nullable Double everyHours) {
+            @Nullable Double everyHours,
+            @Nullable MonthDay from,
+            @Nullable MonthDay to) {
         public Pattern {
             Checks checks = Checks.begin();
             if (kind == Kind.CYCLE) {
@@ -43,7 +59,9 @@ public final class Course {
                         "pattern.daysPerMonth",
                         "must be from 1 to 31");
             }
-            if (kind == Kind.EVERY_HOURS) {
+            checks.that(kind != Kind.SEASON || from != null, "pattern.from", "must be given for a season");
+            checks.that(kind != Kind.SEASON || to != null, "pattern.to", "must be given for a season");
+            if (kind == Kind.EVERY_HOURS || (kind == Kind.AS_NEEDED && everyHours != null)) {
                 checks.that(
                         everyHours != null && everyHours >= 1 && everyHours <= 168,
                         "pattern.everyHours",
@@ -53,11 +71,37 @@ public final class Course {
         }
 
         public static Pattern daily() {
-            return new Pattern(Kind.DAILY, null, null, null, null);
+            return of(Kind.DAILY);
         }
 
         public static Pattern cycle(int onDays, int offDays) {
-            return new Pattern(Kind.CYCLE, onDays, offDays, null, null);
+            return new Pattern(Kind.CYCLE, onDays, offDays, null, null, null, null);
+        }
+
+        /** One that needs no number. */
+        public static Pattern of(Kind kind) {
+            return new Pattern(kind, null, null, null, null, null, null);
+        }
+
+        public static Pattern daysPerMonth(int days) {
+            return new Pattern(Kind.DAYS_PER_MONTH, null, null, days, null, null, null);
+        }
+
+        public static Pattern everyHours(double hours) {
+            return new Pattern(Kind.EVERY_HOURS, null, null, null, hours, null, null);
+        }
+
+        public static Pattern season(MonthDay from, MonthDay to) {
+            return new Pattern(Kind.SEASON, null, null, null, null, from, to);
+        }
+
+        boolean inSeason(LocalDate date) {
+            MonthDay day = MonthDay.from(date);
+            MonthDay first = java.util.Objects.requireNonNull(from);
+            MonthDay last = java.util.Objects.requireNonNull(to);
+            return first.isAfter(last)
+                    ? !day.isBefore(first) || !day.isAfter(last)
+                    : !day.isBefore(first) && !day.isAfter(last);
         }
     }
 
@@ -100,7 +144,63 @@ public final class Course {
     /** @param perDoseMl 0 on an off-day */
     public record Day(LocalDate date, int doses, double perDoseMl) {}
 
-    public record Plan(List<Day> days, double totalMl, LocalDate lastDay) {}
+    public record Plan(List<Day> days, double totalMl, LocalDate lastDay) {
+        /** The lines of its total: runs of like days. */
+        public List<String> because() {
+            List<String> sums = new ArrayList<>();
+            int run = 0;
+            for (int i = 0; i < days.size(); i++) {
+                run++;
+                Day day = days.get(i);
+                boolean ends = i + 1 == days.size()
+                        || days.get(i + 1).doses() != day.doses()
+                        || days.get(i + 1).perDoseMl() != day.perDoseMl();
+                if (ends) {
+                    if (day.doses() > 0) {
+                        sums.add(run + " × " + day.doses() + " × " + Words.exact(day.perDoseMl(), "mL"));
+                    }
+                    run = 0;
+                }
+            }
+            if (sums.isEmpty()) {
+                return List.of("No day of it has a dose.");
+            }
+            return new Because()
+                    .equation("Days × doses × amount", String.join(" + ", sums), totalMl, "mL")
+                    .lines();
+        }
+    }
+
+    /**
+     * Whether a dose may be taken now: not before the least interval of the pattern is over.
+     *
+     * @param last when the dose before was taken; null for the first
+     */
+    public static List<Finding> tooSoon(Pattern pattern, @Nullable Instant last, Instant now) {
+        boolean spaced = pattern.kind() == Kind.EVERY_HOURS || pattern.kind() == Kind.AS_NEEDED;
+        if (!spaced || pattern.everyHours() == null || last == null) {
+            return List.of();
+        }
+        Instant earliest = last.plus(Duration.ofMinutes(Math.round(pattern.everyHours() * 60)));
+        if (!now.isBefore(earliest)) {
+            return List.of();
+        }
+        double wait = Duration.between(now, earliest).toMinutes() / 60.0;
+        return List.of(Finding.stop(
+                "TOO_SOON",
+                "The dose before was less than " + Words.figure(pattern.everyHours()) + " hours ago.",
+                "Wait " + Words.figure(wait) + " hours more."));
+    }
+
+    /**
+     * A first small trial of a plant a person never had: one quarter of a dose, once, then a day of waiting.
+     *
+     * @return mL
+     */
+    public static double trialMl(double perDoseMl) {
+        Checks.begin().positive("perDoseMl", perDoseMl).done();
+        return perDoseMl / 4;
+    }
 
     private Course() {}
 
@@ -137,7 +237,13 @@ public final class Course {
     private static int dosesOn(Request request, int day) {
         Pattern pattern = request.pattern();
         return switch (pattern.kind()) {
-            case DAILY, AS_NEEDED -> request.timesPerDay();
+            case DAILY -> request.timesPerDay();
+            // The least interval holds down how many fit into a day.
+            case AS_NEEDED ->
+                pattern.everyHours() == null
+                        ? request.timesPerDay()
+                        : Math.min(request.timesPerDay(), Math.max(1, (int) Math.floor(24 / pattern.everyHours())));
+            case SEASON -> pattern.inSeason(request.startOn().plusDays(day)) ? request.timesPerDay() : 0;
             case CYCLE -> day % (pattern.onDays() + pattern.offDays()) < pattern.onDays() ? request.timesPerDay() : 0;
             case DAYS_PER_MONTH ->
                 request.startOn().plusDays(day).getDayOfMonth() <= pattern.daysPerMonth() ? request.timesPerDay() : 0;

@@ -3,6 +3,9 @@ package org.sallowbrook.core.dosing;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
@@ -22,6 +25,7 @@ public final class Dose {
 
     static final Interval DROPS_PER_ML = Interval.of(20, 55);
     static final double TEASPOON_ML = 5;
+    static final double TABLESPOON_ML = 15;
     static final double CUP_ML = 250;
     static final double ALCOHOL_STOP_MG_PER_KG = 75;
     static final double ALCOHOL_STOP_UNDER_6_MG_PER_KG = 6;
@@ -33,7 +37,10 @@ public final class Dose {
         DROP,
         TEASPOON,
         G,
-        CUP
+        CUP,
+        TABLESPOON,
+        /** One press of the dropper's bulb; measured once. */
+        SQUIRT
     }
 
     /**
@@ -41,6 +48,7 @@ public final class Dose {
      * @param densityGPerMl needed for a dose in grams
      * @param teaspoonMl the household's; null for 5 mL
      * @param cupMl the household's; null for 250 mL
+     * @param squirtMl of this dropper; null when never measured
      */
     public record Measured(
             Interval driedEquivalentGPerMl,
@@ -48,7 +56,8 @@ public final class Dose {
             @Nullable Double dropsPerMl,
             @Nullable Double densityGPerMl,
             @Nullable Double teaspoonMl,
-            @Nullable Double cupMl) {
+            @Nullable Double cupMl,
+            @Nullable Double squirtMl) {
         public Measured {
             Checks checks =
                     Checks.begin().notNegative("product.driedEquivalentGPerMl.low", driedEquivalentGPerMl.low());
@@ -64,7 +73,15 @@ public final class Dose {
             if (cupMl != null) {
                 checks.range("product.cupMl", cupMl, 50, 1000);
             }
+            if (squirtMl != null) {
+                checks.range("product.squirtMl", squirtMl, 0.1, 5);
+            }
             checks.done();
+        }
+
+        /** A product of which nothing was calibrated. */
+        public static Measured plain(Interval driedEquivalentGPerMl, Strength strength) {
+            return new Measured(driedEquivalentGPerMl, strength, null, null, null, null, null);
         }
     }
 
@@ -101,6 +118,10 @@ public final class Dose {
                             unit != Unit.G || product.densityGPerMl() != null,
                             "product.densityGPerMl",
                             "is needed for a dose in grams")
+                    .that(
+                            unit != Unit.SQUIRT || product.squirtMl() != null,
+                            "product.squirtMl",
+                            "must be measured once for a dose in squirts")
                     .that(cardGPerDay == null || cardGPerDay.low() >= 0, "card.lowGPerDay", "must be at least 0")
                     .done();
         }
@@ -136,23 +157,77 @@ public final class Dose {
 
     public static Result reckon(Request request) {
         List<Finding> findings = new ArrayList<>();
-        List<String> because = new ArrayList<>();
+        Because because = new Because();
         Measured product = request.product();
         Interval ml = millilitres(request, findings);
         Interval equivalent = product.driedEquivalentGPerMl();
         Interval perDose = Interval.of(ml.low() * equivalent.low(), ml.high() * equivalent.high());
         Interval perDay = perDose.times(request.timesPerDay());
-        because.add(Words.range(ml, "mL") + " x " + Words.range(equivalent, "g of dried herb per mL") + " = "
-                + Words.range(perDose, "g") + ", " + request.timesPerDay() + " times a day "
-                + Words.range(perDay, "g") + ".");
+        because.equation(
+                "Dried herb in a dose",
+                Words.exact(ml.low(), "mL") + " × " + Words.exact(equivalent.low(), "g/mL"),
+                Words.exact(ml.high(), "mL") + " × " + Words.exact(equivalent.high(), "g/mL"),
+                perDose,
+                "g");
+        because.equation(
+                "A day",
+                Words.exact(perDose.low(), "g") + " × " + request.timesPerDay(),
+                Words.exact(perDose.high(), "g") + " × " + request.timesPerDay(),
+                perDay,
+                "g");
         WithinCard within = compare(perDay, request.cardGPerDay(), findings);
         double alcohol = ml.high() * product.strength().fraction() * ETHANOL_G_PER_ML;
         Double perKg = request.taker().weightKg() == null
                 ? null
                 : alcohol * 1000 / request.taker().weightKg();
+        because.equation(
+                "Alcohol in a dose",
+                Words.exact(ml.high(), "mL") + " × "
+                        + Words.exact(product.strength().fraction()) + " × " + Words.exact(ETHANOL_G_PER_ML, "g/mL"),
+                alcohol,
+                "g");
+        if (perKg != null) {
+            because.equation(
+                    "For each kg of body",
+                    Words.exact(alcohol, "g") + " × 1000 / "
+                            + Words.exact(request.taker().weightKg(), "kg"),
+                    perKg,
+                    "mg");
+        }
         alcohol(alcohol, perKg, request.taker().ageYears(), findings);
         return new Result(
-                ml, perDose, perDay, alcohol, perKg, within, childRules(request.taker(), findings), findings, because);
+                ml,
+                perDose,
+                perDay,
+                alcohol,
+                perKg,
+                within,
+                childRules(request.taker(), findings),
+                findings,
+                because.lines());
+    }
+
+    /**
+     * What a child would be given by a household's school; rounded down to 0.1 mL.
+     *
+     * @return mL; null where the school refers, or its rule does not apply or lacks a weight or height
+     */
+    public static @Nullable Double childMl(double adultMl, ChildRules rules, School school) {
+        Checks.begin()
+                .positive("adultMl", adultMl)
+                .that(school.question() == Question.CHILD_DOSE, "school", "must be one of child doses")
+                .done();
+        Double fraction = switch (school) {
+            case CHILD_BY_WEIGHT -> rules.clark();
+            case CHILD_BY_AGE -> smaller(rules.young(), rules.cowling());
+            case CHILD_BY_SURFACE -> rules.surface();
+            default -> null;
+        };
+        return fraction == null ? null : (Double) (Math.floor(adultMl * fraction * 10 + 1e-9) / 10);
+    }
+
+    private static @Nullable Double smaller(@Nullable Double a, @Nullable Double b) {
+        return a == null || b == null ? null : (Double) Math.min(a, b);
     }
 
     private static Interval millilitres(Request request, List<Finding> findings) {
@@ -162,6 +237,8 @@ public final class Dose {
             case ML -> Interval.exactly(amount);
             case TEASPOON ->
                 Interval.exactly(amount * (product.teaspoonMl() == null ? TEASPOON_ML : product.teaspoonMl()));
+            case TABLESPOON -> Interval.exactly(amount * TABLESPOON_ML);
+            case SQUIRT -> Interval.exactly(amount * java.util.Objects.requireNonNull(product.squirtMl()));
             case CUP -> Interval.exactly(amount * (product.cupMl() == null ? CUP_ML : product.cupMl()));
             case G -> Interval.exactly(amount / product.densityGPerMl());
             case DROP -> {

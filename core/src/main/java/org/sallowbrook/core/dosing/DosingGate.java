@@ -5,7 +5,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -34,6 +33,7 @@ public final class DosingGate {
     private static final int ADULT = 18;
     private static final int BEFORE_OPERATION_DAYS = 14;
     private static final int COMFREY_MOST_DAYS = 10;
+    private static final int INDUCTION_LINGERS_DAYS = 14;
 
     private static final Set<MedicineClass> CLOTTING = Set.of(MedicineClass.ANTICOAGULANT, MedicineClass.ANTIPLATELET);
     private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = Set.of(
@@ -69,9 +69,11 @@ public final class DosingGate {
      * @param use what it is taken for, in the card's words; null when not said
      * @param mostMlPerDose the largest single dose; 0 on the skin
      * @param mostMlPerDay the largest day
-     * @param otherDriedGPerDay dried grams a day by taxon id, from everything else the person takes
+     * @param others everything else the person takes by mouth: other courses, food, nibbling
      * @param trialDone whether this person had a first small trial of every plant in it
      * @param forTrial whether this is that trial
+     * @param skin what it is put on; null when not on the skin, or not said
+     * @param inducerLastOn when this person last took a plant that weakens medicines; null when never, as far as known
      */
     public record Intake(
             Way way,
@@ -79,17 +81,33 @@ public final class DosingGate {
             double mostMlPerDose,
             double mostMlPerDay,
             int courseDays,
-            Map<String, Double> otherDriedGPerDay,
+            List<Taking> others,
             boolean trialDone,
-            boolean forTrial) {
+            boolean forTrial,
+            @Nullable Skin skin,
+            @Nullable LocalDate inducerLastOn) {
         public Intake {
             Checks.begin()
                     .notNegative("mostMlPerDose", mostMlPerDose)
                     .notNegative("mostMlPerDay", mostMlPerDay)
                     .range("courseDays", courseDays, 1, Course.MOST_DAYS)
                     .done();
-            otherDriedGPerDay = Map.copyOf(otherDriedGPerDay);
+            others = List.copyOf(others);
         }
+
+        /** By mouth, beside nothing else, tried before. */
+        public static Intake mouth(double mostMlPerDose, double mostMlPerDay, int courseDays) {
+            return new Intake(
+                    Way.MOUTH, null, mostMlPerDose, mostMlPerDay, courseDays, List.of(), true, false, null, null);
+        }
+    }
+
+    /** What something is put on. */
+    public enum Skin {
+        INTACT,
+        SMALL_CLEAN_CUT,
+        /** Deep, dirty, bitten, burnt, spreading, or near an eye. */
+        WOUND
     }
 
     /** Signs at which to stop and get help; shown with every course. */
@@ -130,6 +148,8 @@ public final class DosingGate {
             gate.cautions(herb.taxon());
             gate.dose(herb);
         }
+        gate.lingering();
+        gate.classes();
         gate.alcohol();
         gate.infants();
         gate.firstTime();
@@ -163,11 +183,19 @@ public final class DosingGate {
                     stop("OUTSIDE_ONLY", product.name() + " is for the outside of the body only.", "Never by mouth.");
                 }
             }
-            case SKIN ->
+            case SKIN -> {
+                if (intake.skin() == Skin.WOUND) {
+                    stop(
+                            "WOUND",
+                            "Nothing home-made goes on a wound that is deep, dirty, bitten, burnt, spreading or near"
+                                    + " an eye.",
+                            "Clean it with water, cover it, and see a doctor today.");
+                }
                 findings.add(Finding.note(
                         "INTACT_SKIN",
                         "For intact skin or a small clean cut only.",
                         "A wound that is deep, dirty, bitten, burnt, spreading or near an eye needs a doctor."));
+            }
             case INCENSE ->
                 findings.add(Finding.warn(
                         "SMOKE", "Smoke harms the lungs and can bring on asthma.", "Air the room; not with asthma."));
@@ -348,32 +376,46 @@ public final class DosingGate {
         }
     }
 
-    /** What follows from a plant's actions even where no interaction is on record. */
+    /** What follows from a plant's actions and constituents even where no interaction is on record. */
     private void implied(Taxon taxon) {
-        for (Taxon.Action action : taxon.actions()) {
-            if (action.name().equals("sedative") && byMouth()) {
-                findings.add(Finding.note(
-                        "MAKES_SLEEPY", taxon.commonName() + " can make sleepy.", "Not before driving or machines."));
-                if (person.medicines().contains(MedicineClass.SEDATIVE)) {
-                    findings.add(Finding.warn(
-                            "ADDS_TO_SEDATIVE",
-                            taxon.commonName() + " adds to " + MedicineClass.SEDATIVE.words() + ".",
-                            "Ask the prescriber or pharmacist."));
-                }
-            }
-            if (action.name().equals("diuretic") && person.medicines().contains(MedicineClass.DIURETIC) && byMouth()) {
-                findings.add(Finding.warn(
-                        "ADDS_TO_DIURETIC",
-                        taxon.commonName() + " adds to " + MedicineClass.DIURETIC.words() + ".",
-                        "Ask the prescriber or pharmacist."));
-            }
-            if (action.name().equals("astringent") && !person.medicines().isEmpty() && byMouth()) {
-                findings.add(Finding.note(
-                        "SPACE_FROM_MEDICINE",
-                        "Tannins can bind medicines in the stomach.",
-                        "Take it two hours apart from any medicine."));
-            }
+        if (byMouth()) {
+            findings.addAll(ImpliedCaution.of(taxon, person));
         }
+    }
+
+    /** What induction did to a medicine lasts for two weeks after the plant was last taken. */
+    private void lingering() {
+        LocalDate last = intake.inducerLastOn();
+        if (last == null || on.isAfter(last.plusDays(INDUCTION_LINGERS_DAYS))) {
+            return;
+        }
+        person.medicines().stream()
+                .filter(WEAKENED_BY_INDUCTION::contains)
+                .sorted()
+                .forEach(medicine -> hold(
+                        "INDUCTION_LINGERS",
+                        "A plant that weakens " + medicine.words() + " was taken until " + last
+                                + "; its effect lasts about two weeks more.",
+                        "Tell the prescriber or pharmacist now; start nothing new before "
+                                + last.plusDays(INDUCTION_LINGERS_DAYS + 1L) + "."));
+    }
+
+    /** The same constituent class from everything taken is added up. */
+    private void classes() {
+        if (!byMouth()) {
+            return;
+        }
+        List<Taking> all = new ArrayList<>(intake.others());
+        Interval equivalent = product.driedEquivalentGPerMl();
+        for (Product.Herb herb : product.herbs()) {
+            all.add(new Taking(
+                    herb.taxon(),
+                    herb.part(),
+                    equivalent == null
+                            ? null
+                            : (Double) (intake.mostMlPerDay() * equivalent.high() * herb.fraction())));
+        }
+        findings.addAll(ConstituentSum.check(all, person.weightKg()));
     }
 
     private void present(Taxon taxon, Caution caution, String about) {
@@ -404,7 +446,10 @@ public final class DosingGate {
             return;
         }
         double perDay = intake.mostMlPerDay() * equivalent.high() * herb.fraction()
-                + intake.otherDriedGPerDay().getOrDefault(herb.taxon().id(), 0.0);
+                + intake.others().stream()
+                        .filter(o -> o.taxon().id().equals(herb.taxon().id()) && o.driedGPerDay() != null)
+                        .mapToDouble(Taking::driedGPerDay)
+                        .sum();
         if (perDay > range.driedGPerDay().high() * (1 + 1e-9)) {
             stop(
                     "DOSE_ABOVE_CARD",
@@ -455,7 +500,7 @@ public final class DosingGate {
         }
         if (intake.mostMlPerDose() > 0) {
             Dose.Result dose = Dose.reckon(new Dose.Request(
-                    new Dose.Measured(Interval.exactly(0), strength, null, null, null, null),
+                    Dose.Measured.plain(Interval.exactly(0), strength),
                     intake.mostMlPerDose(),
                     Dose.Unit.ML,
                     1,

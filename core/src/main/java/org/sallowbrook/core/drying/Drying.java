@@ -3,6 +3,8 @@ package org.sallowbrook.core.drying;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
@@ -118,6 +120,11 @@ public final class Drying {
 
     private Drying() {}
 
+    /** Moisture (wet basis) at which a part is dry: fruit stays leathery. */
+    public static double targetMoisture(Taxon.Part part) {
+        return part == Taxon.Part.FRUIT ? 0.12 : 0.10;
+    }
+
     public static Result reckon(Request request) {
         return new Reckoner(request).reckon();
     }
@@ -126,7 +133,7 @@ public final class Drying {
 
         private final Request request;
         private final List<Finding> findings = new ArrayList<>();
-        private final List<String> because = new ArrayList<>();
+        private final Because because = new Because();
         private final List<Weighing> later;
         private final Weighing last;
 
@@ -142,19 +149,14 @@ public final class Drying {
             Moisture initial = initialMoisture();
             if (initial == null) {
                 return new Result(
-                        null, null, null, Model.NONE, equilibrium, false, false, List.of(), findings, because);
+                        null, null, null, Model.NONE, equilibrium, false, false, List.of(), findings, because.lines());
             }
             double mostDry = request.freshG() * (1 - initial.low());
             double leastDry = request.freshG() * (1 - initial.high());
             Interval targetG = Interval.of(leastDry, mostDry).times(1 / (1 - request.targetMoisture()));
             Interval now =
                     Interval.of(Math.max(0, 1 - mostDry / last.massG()), Math.max(0, 1 - leastDry / last.massG()));
-            because.add(Words.grams(request.freshG()) + " at "
-                    + Words.range(initial.asInterval().times(100), "%") + " water holds "
-                    + Words.range(Interval.of(leastDry, mostDry), "g") + " of dry matter; at "
-                    + Words.percent(request.targetMoisture()) + " that weighs " + Words.range(targetG, "g") + ".");
-            because.add(
-                    "It weighs " + Words.grams(last.massG()) + " now: " + Words.range(now.times(100), "%") + " water.");
+            explain(initial, Interval.of(leastDry, mostDry), targetG, now);
             boolean constant = constantMass();
             boolean done = done(now, constant, equilibrium);
             boolean canFinish = equilibrium < request.targetMoisture();
@@ -167,6 +169,9 @@ public final class Drying {
             }
             mouldRisk(now);
             ThinLayer curve = later.size() < 2 ? null : fit(initial.mid(), equilibrium);
+            if (curve != null) {
+                because.say("Fitted to the weights by least squares: " + curve.words() + ".");
+            }
             Remaining remaining = curve == null || done || !canFinish ? null : remaining(initial, equilibrium, curve);
             return new Result(
                     targetG,
@@ -178,7 +183,32 @@ public final class Drying {
                     done,
                     curve == null ? List.of() : draw(curve, remaining),
                     findings,
-                    because);
+                    because.lines());
+        }
+
+        private void explain(Moisture initial, Interval dryG, Interval targetG, Interval now) {
+            String fresh = Words.exact(request.freshG(), "g");
+            because.equation(
+                    "Dry matter",
+                    fresh + " × (1 − " + Words.exact(initial.high()) + ")",
+                    fresh + " × (1 − " + Words.exact(initial.low()) + ")",
+                    dryG,
+                    "g");
+            String rest = " / (1 − " + Words.exact(request.targetMoisture()) + ")";
+            because.equation(
+                    "Dry at", Words.exact(dryG.low(), "g") + rest, Words.exact(dryG.high(), "g") + rest, targetG, "g");
+            String of = " / " + Words.exact(last.massG(), "g");
+            if (now.low() > 0) {
+                because.equation(
+                        "Water now, as a share of the whole",
+                        "1 − " + Words.exact(dryG.high(), "g") + of,
+                        "1 − " + Words.exact(dryG.low(), "g") + of,
+                        now,
+                        Because.SHARE);
+            } else {
+                because.say("It weighs " + Words.grams(last.massG()) + " now, within what its dry matter may weigh: "
+                        + Words.range(now.times(100), "%") + " water.");
+            }
         }
 
         private double equilibrium() {

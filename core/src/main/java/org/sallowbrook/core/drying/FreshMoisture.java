@@ -20,9 +20,13 @@ public final class FreshMoisture {
     static Moisture generic(Taxon.Part part) {
         return switch (part) {
             case FLOWER, FLOWER_HEAD -> Moisture.of(0.72, 0.88);
-            case TOPS, HERB, LEAF -> Moisture.of(0.65, 0.85);
+            case TOPS, HERB, LEAF, SHOOT -> Moisture.of(0.65, 0.85);
             case ROOT -> Moisture.of(0.60, 0.80);
             case BARK -> Moisture.of(0.40, 0.60);
+            case FRUIT -> Moisture.of(0.70, 0.90);
+            case SEED -> Moisture.of(0.10, 0.40);
+            case THALLUS -> Moisture.of(0.10, 0.70);
+            case FRUIT_BODY -> Moisture.of(0.40, 0.90);
         };
     }
 }

@@ -12,6 +12,7 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.optim.nonlinear.vector.leastsquares.MultivariateJacobianFunction;
 import org.hipparchus.util.Pair;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Words;
 
 /**
  * Thin-layer drying curve fitted to weighings: mass(t) = me + (m0 - me) exp(-k t^n), Lewis (1921) with n = 1, Page
@@ -124,6 +125,13 @@ final class ThinLayer {
 
     Model model() {
         return model;
+    }
+
+    /** The curve as a formula, for the reader. */
+    String words() {
+        String n = model == Model.PAGE ? "^" + Words.exact(Math.exp(b)) : "";
+        return (model == Model.PAGE ? "Page" : "Lewis") + ", mass is " + Words.grams(equilibriumG) + " + "
+                + Words.grams(startG - equilibriumG) + " × exp(−" + Words.exact(Math.exp(a)) + " × hours" + n + ")";
     }
 
     double rmsG() {

@@ -22,8 +22,14 @@ public final class HarvestGate {
     /**
      * @param status of the stand's newest identification; null when never identified
      * @param doubted whether somebody has since doubted it
+     * @param tellableNow whether it can be told from its dangerous look-alikes at the stage it is picked
+     * @param tag the staked plant that is picked; null when the stand is picked
      */
-    public record Identity(Identification.@Nullable Status status, boolean doubted) {}
+    public record Identity(
+            Identification.@Nullable Status status,
+            boolean doubted,
+            boolean tellableNow,
+            @Nullable Tag tag) {}
 
     /**
      * @param shareTaken of the stand's part, 0..1, with this harvest
@@ -82,6 +88,9 @@ public final class HarvestGate {
                     "It is not certain that this is " + taxon.commonName() + ".",
                     "Identify the stand first; wait for the stage at which it can be told."));
         }
+        if (!identity.tellableNow() && !identity.doubted()) {
+            untellable(request, findings);
+        }
         if (taxon.draft() || taxon.danger().dangerous()) {
             findings.add(Finding.stop(
                     "NOT_FOR_HARVEST",
@@ -89,12 +98,47 @@ public final class HarvestGate {
                             + (taxon.draft() ? ": its card is not complete." : "."),
                     "Leave it."));
         }
+        if (request.part() == Taxon.Part.ROOT && !request.examinedSingly()) {
+            findings.add(Finding.stop(
+                    "ROOTS_SINGLY",
+                    "Roots of several plants grow into each other, and some kill.",
+                    "Dig and look at each root by itself: swollen tubers, chambers or coloured juice mean STOP."));
+        }
+        if (taxon.halfParasite()) {
+            findings.add(Finding.warn(
+                    "HALF_PARASITE",
+                    taxon.commonName() + " draws on the roots of its neighbours, and what poisons they hold.",
+                    "Look what grows around it; beside ragwort, hemlock or another poisonous plant leave it."));
+        }
         if (request.tells().size() < LEAST_TELLS) {
             findings.add(Finding.stop(
                     "RECHECK",
                     "The stand may have been invaded since it was identified; "
                             + request.tells().size() + " of " + LEAST_TELLS + " tells were looked at again.",
                     "Look at three characters again on what you are picking."));
+        }
+    }
+
+    /** At a stage where it can't be told, only plants staked when they could be, each looked at singly. */
+    private static void untellable(Request request, List<Finding> findings) {
+        String plant = request.taxon().commonName();
+        Tag tag = request.identity().tag();
+        if (tag == null) {
+            findings.add(Finding.stop(
+                    "NOT_TELLABLE_NOW",
+                    plant + " can't be told from its dangerous look-alikes at this stage.",
+                    "Pick only plants that were tagged with a stake when they could be told, or wait."));
+        } else if (!tag.validOn(request.on())) {
+            findings.add(Finding.stop(
+                    "TAG_EXPIRED",
+                    "The stake " + tag.stake() + " rests on an identification of " + tag.confirmedOn() + ", more than "
+                            + Tag.VALID_DAYS + " days ago or after this day.",
+                    "Identify the plant again when it can be told."));
+        } else if (!request.examinedSingly()) {
+            findings.add(Finding.stop(
+                    "TAG_SINGLY",
+                    "A tagged plant is looked at by itself, and every root with it.",
+                    "Look at each piece singly: swollen tubers, hollow chambers or coloured juice mean leave it."));
         }
     }
 

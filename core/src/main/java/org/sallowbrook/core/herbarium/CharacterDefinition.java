@@ -10,6 +10,8 @@ import org.sallowbrook.core.measure.Checks;
  * @param id stable, lower case with hyphens
  * @param organ the part looked at; exclusions must come from different organs
  * @param howToLook in plain words
+ * @param groups the kinds of living thing that have this organ
+ * @param notUnder conditions of looking under which it can't be relied on
  * @param scent whether it is smelt; a scent never counts alone
  * @param cost 1 easy and safe .. 3 needs digging or a lens
  * @param error probability that an observer names a wrong state, above 0 and below 0.5
@@ -20,6 +22,8 @@ public record CharacterDefinition(
         Organ organ,
         String howToLook,
         Set<LifeStage> stages,
+        Set<Group> groups,
+        Set<LookingCondition> notUnder,
         boolean scent,
         int cost,
         double error,
@@ -32,7 +36,19 @@ public record CharacterDefinition(
         INFLORESCENCE,
         FLOWER,
         FRUIT,
-        SCENT
+        SCENT,
+        /** Of a lichen. */
+        THALLUS,
+        /** Of a fungus: upper side and flesh. */
+        CAP,
+        /** Of a fungus: where the spores are. */
+        UNDERSIDE,
+        /** What a lichen or fungus grows on. */
+        SUBSTRATE,
+        /** Of a fern. */
+        FROND,
+        /** Spore cases of a fern. */
+        SORI
     }
 
     public record State(String id, String words) {}
@@ -41,13 +57,16 @@ public record CharacterDefinition(
         Checks.begin()
                 .range("cost", cost, 1, 3)
                 .that(error > 0 && error < 0.5, "error", "must be above 0 and below 0.5")
-                .that(states.size() >= 2, "states", "must be two at least")
+                .that(!groups.isEmpty(), "groups", "must name one at least")
+                .that(states.size() >= 2 && states.size() <= 31, "states", "must be 2 to 31")
                 .that(
                         states.stream().map(State::id).distinct().count() == states.size(),
                         "states",
                         "must differ from each other")
                 .done();
         stages = Set.copyOf(stages);
+        groups = Set.copyOf(groups);
+        notUnder = Set.copyOf(notUnder);
         states = List.copyOf(states);
     }
 

@@ -31,4 +31,9 @@ public record Source(String title, int year, Evidence evidence, Review review) {
         STARTER,
         CHECKED
     }
+
+    /** The same source, found right in a book of the household. */
+    public Source checked() {
+        return new Source(title, year, evidence, Review.CHECKED);
+    }
 }

@@ -14,9 +14,15 @@ import org.sallowbrook.core.measure.Severity;
  * The card of one plant. Figures that nobody could source are null; null never reads as safe.
  *
  * @param id lower case with hyphens
+ * @param group which organs it can have at all
+ * @param ambiguousNames those of the common names that other plants bear as well
  * @param draft visible and tellable, not harvestable
  * @param genusEnough whether the whole genus serves
  * @param lookAlikesChecked whether somebody went through the list of look-alikes for completeness
+ * @param sexes how male and female plants differ in use; empty when they do not
+ * @param hazards what it does to whoever meets it, by kind
+ * @param washing how it is washed off; empty when there is nothing to wash
+ * @param winterTells what shows the place when it has died back; empty when unknown
  * @param months by stage, the calendar months in which it is seen at the reference latitude
  */
 public record Taxon(
@@ -25,8 +31,11 @@ public record Taxon(
         String author,
         List<String> olderNames,
         List<String> commonNames,
+        Set<String> ambiguousNames,
         String family,
+        Group group,
         String lifeForm,
+        Origin origin,
         Danger danger,
         boolean draft,
         boolean genusEnough,
@@ -34,7 +43,10 @@ public record Taxon(
         Set<String> regions,
         String habitat,
         String protection,
-        List<String> hazards,
+        String sexes,
+        Map<Hazard, String> hazards,
+        String washing,
+        String winterTells,
         boolean halfParasite,
         Map<LifeStage, Set<Integer>> months,
         List<Shown> characters,
@@ -43,14 +55,40 @@ public record Taxon(
         Set<Constituent> constituents,
         List<Action> actions,
         List<Use> uses,
+        List<Food> foods,
         List<Caution> cautions,
         Source source) {
 
-    /** The states one character takes at some stages. */
-    public record Shown(String character, Set<LifeStage> stages, Map<String, Frequency> states) {}
+    public enum Origin {
+        NATIVE,
+        INTRODUCED,
+        /** Take all of it, and dispose of it so that it can't regrow. */
+        INVASIVE,
+        CULTIVATED
+    }
 
-    /** @param decisive characters that tell the two apart for sure where they can be seen */
-    public record LookAlike(String taxon, List<String> decisive, String tells) {}
+    public enum Hazard {
+        SWALLOWED,
+        SKIN,
+        DUST,
+        POLLEN,
+        LIVESTOCK,
+        PETS
+    }
+
+    /**
+     * The states one character takes at some stages.
+     *
+     * @param under conditions of looking that all must hold; empty for ordinary ones
+     */
+    public record Shown(
+            String character, Set<LifeStage> stages, Set<LookingCondition> under, Map<String, Frequency> states) {}
+
+    /**
+     * @param decisive characters that tell the two apart for sure where they can be seen
+     * @param tellable stages at which six characters or more tell them apart; none: never alone by looking
+     */
+    public record LookAlike(String taxon, List<String> decisive, Set<LifeStage> tellable, String tells) {}
 
     public enum Part {
         TOPS,
@@ -59,7 +97,19 @@ public record Taxon(
         FLOWER_HEAD,
         HERB,
         ROOT,
-        BARK
+        BARK,
+        FRUIT,
+        SEED,
+        SHOOT,
+        THALLUS,
+        FRUIT_BODY
+    }
+
+    /** When fruit is picked. */
+    public enum Frost {
+        BEFORE,
+        AFTER,
+        EITHER
     }
 
     public enum Route {
@@ -70,9 +120,15 @@ public record Taxon(
     /**
      * @param sharePerPlant of the part on each plant, 0..1
      * @param shareOfStand of the plants of a stand, 0..1
+     * @param degreeDays window of warmth since 1 January, base 5 degrees C; null when unknown
+     * @param leastAgeYears of the plant; null when it does not matter
+     * @param frost null when it does not matter
      * @param freshMoisture wet basis; null when unknown
      * @param bulkDensityGPerMl dried and cut; null when unknown
+     * @param freshBulkDensityGPerMl null when unknown
      * @param dryAtC nominal temperature; null when unknown
+     * @param storageMonths of the dried part; null for the form's own life
+     * @param ageingMonths held back after drying before use; null for none
      */
     public record UsedPart(
             Part part,
@@ -81,15 +137,37 @@ public record Taxon(
             Set<Integer> months,
             double sharePerPlant,
             double shareOfStand,
+            @Nullable Interval degreeDays,
+            @Nullable Integer leastAgeYears,
+            @Nullable Frost frost,
             @Nullable Interval freshMoisture,
             @Nullable Interval bulkDensityGPerMl,
+            @Nullable Interval freshBulkDensityGPerMl,
             @Nullable Double dryAtC,
+            @Nullable Integer storageMonths,
+            @Nullable Integer ageingMonths,
             boolean aromatic,
             Set<Route> routes,
             String method,
+            String tools,
             @Nullable SpiritAdvice spirit,
             @Nullable TeaAdvice tea,
             List<DoseRange> doses,
+            List<Content> contents,
+            Source source) {}
+
+    /**
+     * How much of a constituent class the dried part holds.
+     *
+     * @param mgPerG of dried part
+     * @param mostMgPerDay from everything taken together; null when the source sets none
+     * @param mostMgPerKgPerDay the same for each kg of body; null when the source sets none
+     */
+    public record Content(
+            Constituent constituent,
+            Interval mgPerG,
+            @Nullable Double mostMgPerDay,
+            @Nullable Double mostMgPerKgPerDay,
             Source source) {}
 
     /** @param menstruumPercent by volume, as poured */
@@ -118,13 +196,31 @@ public record Taxon(
         TANNIN,
         MUCILAGE,
         VOLATILE_OIL,
-        CARDIAC_GLYCOSIDE
+        CARDIAC_GLYCOSIDE,
+        COUMARIN,
+        BITTER,
+        SAPONIN,
+        ANTHRANOID,
+        THUJONE,
+        FLAVONOID,
+        SESQUITERPENE_LACTONE,
+        IRIDOID
     }
 
     public record Action(String name, Source source) {}
 
+    /** How strongly a use acts: what is tried first is gentle. */
+    public enum Potency {
+        GENTLE,
+        MODERATE,
+        STRONG
+    }
+
+    /** @param limit how much is too much and what to throw away; empty when the source sets none */
+    public record Food(String what, String limit, Source source) {}
+
     /** @param grave a claim about grave illness: kept, attributed, and never built on */
-    public record Use(String name, Route route, boolean grave, Source source) {}
+    public record Use(String name, Route route, Potency potency, boolean grave, Source source) {}
 
     /** Three-state. What a card does not list is {@link #UNKNOWN}. */
     public enum CautionStatus {
@@ -165,14 +261,83 @@ public record Taxon(
         return lookAlikes.stream().filter(l -> l.taxon().equals(taxon)).findFirst();
     }
 
-    /** The states a character takes at a stage; null when the card does not describe it there. */
+    /** The states a character takes at a stage under ordinary conditions; null when the card does not describe it. */
     public @Nullable Map<String, Frequency> statesOf(String character, LifeStage stage) {
+        return statesOf(character, stage, Set.of());
+    }
+
+    /** As {@link #statesOf(String, LifeStage)}; the line that names most of the conditions wins. */
+    public @Nullable Map<String, Frequency> statesOf(
+            String character, LifeStage stage, Set<LookingCondition> conditions) {
+        Shown best = null;
         for (Shown shown : characters) {
-            if (shown.character().equals(character) && shown.stages().contains(stage)) {
-                return shown.states();
+            if (shown.character().equals(character)
+                    && shown.stages().contains(stage)
+                    && conditions.containsAll(shown.under())
+                    && (best == null || shown.under().size() > best.under().size())) {
+                best = shown;
             }
         }
-        return null;
+        return best == null ? null : best.states();
+    }
+
+    /** The state most often shown of each character at a stage: what a picture of it shows. */
+    public Map<String, String> usual(LifeStage stage) {
+        Map<String, String> usual = new java.util.LinkedHashMap<>();
+        for (Shown shown : characters) {
+            if (shown.under().isEmpty() && shown.stages().contains(stage)) {
+                shown.states().entrySet().stream()
+                        .max(java.util.Comparator.comparingDouble(
+                                e -> e.getValue().share()))
+                        .ifPresent(e -> usual.putIfAbsent(shown.character(), e.getKey()));
+            }
+        }
+        return usual;
+    }
+
+    /** This card with one more look-alike, as a household's own card names it. */
+    Taxon alsoLikened(LookAlike likeness) {
+        List<LookAlike> all = new java.util.ArrayList<>(lookAlikes);
+        all.add(likeness);
+        return new Taxon(
+                id,
+                name,
+                author,
+                olderNames,
+                commonNames,
+                ambiguousNames,
+                family,
+                group,
+                lifeForm,
+                origin,
+                danger,
+                draft,
+                genusEnough,
+                lookAlikesChecked,
+                regions,
+                habitat,
+                protection,
+                sexes,
+                hazards,
+                washing,
+                winterTells,
+                halfParasite,
+                months,
+                characters,
+                all,
+                parts,
+                constituents,
+                actions,
+                uses,
+                foods,
+                cautions,
+                source);
+    }
+
+    /** First word of the name. */
+    public String genus() {
+        int end = name.indexOf(' ');
+        return end < 0 ? name : name.substring(0, end);
     }
 
     public String commonName() {

@@ -28,9 +28,9 @@ public final class Steps {
 
     private Steps() {}
 
-    public static List<Step> tincture(Tincture.Request request, Tincture.Plan plan, int pressAfterDays) {
+    public static List<Step> tincture(Tincture.Recipe recipe, Tincture.Plan plan, int pressAfterDays) {
         List<Step> steps = new ArrayList<>();
-        request.herbs().forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name() + ".")));
+        recipe.herbs().forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name() + ".")));
         String fire = fire(plan.menstruum());
         for (Blend.NamedPour pour : plan.pours()) {
             boolean water = pour.name().equals(Blend.WATER);
@@ -50,18 +50,18 @@ public final class Steps {
         return steps;
     }
 
-    public static List<Step> tea(Tea.Request request, Tea.Plan plan) {
+    public static List<Step> tea(Tea.Recipe recipe, Tea.Plan plan) {
         List<Step> steps = new ArrayList<>();
         plan.herbs()
                 .forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name()
-                        + (h.teaspoons() == null ? "" : ", about " + Words.figure(h.teaspoons()) + " level teaspoons")
+                        + (h.teaspoons() == null ? "" : ", about " + Words.range(h.teaspoons(), "level teaspoons"))
                         + ".")));
         boolean cold = plan.herbs().stream().allMatch(h -> h.method() == Tea.Method.COLD_MACERATION);
         steps.add(
                 cold
-                        ? Step.of("Measure " + Words.millilitres(plan.waterMl()) + " of cold " + request.liquid() + ".")
+                        ? Step.of("Measure " + Words.millilitres(plan.waterMl()) + " of cold " + recipe.liquid() + ".")
                         : new Step(
-                                "Bring " + Words.millilitres(plan.waterMl()) + " of " + request.liquid()
+                                "Bring " + Words.millilitres(plan.waterMl()) + " of " + recipe.liquid()
                                         + " to the boil.",
                                 "Boiling water.",
                                 null));
@@ -77,20 +77,20 @@ public final class Steps {
         return steps;
     }
 
-    public static List<Step> oil(InfusedOil.Request request, InfusedOil.Plan plan) {
+    public static List<Step> oil(InfusedOil.Recipe recipe, InfusedOil.Plan plan) {
         List<Step> steps = new ArrayList<>();
         steps.add(Step.of("Dry the jar well: no drop of water may stay in it."));
-        request.herbs().forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name() + ".")));
-        if (request.method() == InfusedOil.Method.SPIRIT_THEN_WARM) {
+        recipe.herbs().forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name() + ".")));
+        if (recipe.method() == InfusedOil.Method.SPIRIT_THEN_WARM) {
             steps.add(new Step(
                     "Moisten the herb with strong spirit, wait, and air it off.",
                     "The vapour catches fire: no flame, open window.",
                     60.0));
         }
         steps.add(Step.of("Pour " + Words.grams(plan.oilG()) + " (" + Words.millilitres(plan.oilMl()) + ") of "
-                + request.carrier() + " over it; every piece must be under the oil."));
+                + recipe.carrier() + " over it; every piece must be under the oil."));
         steps.add(
-                request.method() == InfusedOil.Method.COLD
+                recipe.method() == InfusedOil.Method.COLD
                         ? Step.of("Cover it with cloth, keep it dark, stir every day; press after "
                                 + Words.range(plan.readyAfterDays(), "days") + ".")
                         : new Step("Hold it at 40 to 60 °C in a water bath.", "Hot oil burns.", 8 * 60.0));
@@ -98,14 +98,15 @@ public final class Steps {
         return steps;
     }
 
-    public static List<Step> salve(Salve.Request request, Salve.Plan plan) {
+    public static List<Step> salve(Salve.Recipe recipe, Salve.Plan plan) {
         return List.of(
                 new Step(
                         "Warm " + Words.grams(plan.oilG()) + " of infused oil in a water bath.",
                         "Hot oil burns, and catches fire over a flame.",
                         null),
                 new Step(
-                        "Add " + Words.grams(plan.waxG()) + " of " + request.wax() + " and let it melt.",
+                        "Add " + Words.grams(plan.waxG()) + " of "
+                                + recipe.wax().name() + " and let it melt.",
                         "Hot wax burns.",
                         null),
                 Step.of("Set a drop on a cold spoon; wait a minute. Too soft: a little wax. Too hard: a little oil."),

@@ -2,7 +2,6 @@ package org.sallowbrook.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.sallowbrook.core.measure.InvalidInput.Violation;
 
 /** Collects what is wrong with an input. Comparisons are written so that NaN fails them. */
@@ -16,24 +15,34 @@ public final class Checks {
         return new Checks();
     }
 
-    /** Finite and at least zero. */
+    /** More than any household has of anything, in g, mL or hours; what is larger would overflow further on. */
+    public static final double LARGEST = 1e9;
+
+    /** At least zero, and at most {@link #LARGEST}. */
     public Checks notNegative(String field, double value) {
-        return range(field, value, 0, Double.MAX_VALUE);
+        return range(field, value, 0, LARGEST);
     }
 
-    /** Finite and above zero. */
+    /** Less than anything a household can weigh or measure; dividing by what is smaller would overflow. */
+    public static final double SMALLEST = 1e-6;
+
+    /** From {@link #SMALLEST} to {@link #LARGEST}. */
     public Checks positive(String field, double value) {
-        return that(value > 0 && value <= Double.MAX_VALUE, field, "must be a finite number above 0");
+        return that(
+                value >= SMALLEST && value <= LARGEST,
+                field,
+                value > 0 && value < SMALLEST
+                        ? "is too small to be measured"
+                        : "must be above 0 and at most " + plain(LARGEST));
     }
 
     /** Within low..high, ends included. */
     public Checks range(String field, double value, double low, double high) {
-        boolean inside = value >= low && value <= high;
-        if (high == Double.MAX_VALUE) {
-            return that(
-                    inside, field, String.format(Locale.ROOT, "must be a finite number of at least %s", plain(low)));
+        // The message is made only where it is needed: this door is passed many times in one reckoning.
+        if (value >= low && value <= high) {
+            return this;
         }
-        return that(inside, field, String.format(Locale.ROOT, "must be from %s to %s", plain(low), plain(high)));
+        return that(false, field, "must be from " + plain(low) + " to " + plain(high));
     }
 
     public Checks that(boolean holds, String field, String message) {

@@ -4,6 +4,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
@@ -15,8 +18,11 @@ import org.sallowbrook.core.measure.Words;
  */
 public final class Keeping {
 
-    /** The cautious school's life of a pressed, sealed tincture; the long one is 60. */
+    /** The cautious school's life of a pressed, sealed tincture. */
     public static final int PRESSED_TINCTURE_MONTHS = 36;
+
+    /** The long school's. */
+    public static final int SEALED_TINCTURE_MONTHS = 60;
 
     private static final double WARM_ABOVE_C = 25;
     private static final double MUCH_AIR = 0.5;
@@ -38,6 +44,10 @@ public final class Keeping {
         GLYCERITE(24, 0, null),
         VINEGAR(12, 0, null),
         HONEY(12, 0, null),
+        OXYMEL(12, 0, null),
+        HERBAL_WINE(1, 0, null),
+        CREAM(0, 7, null),
+        EATEN_OIL(0, 7, null),
         INFUSED_OIL(12, 0, 6),
         SALVE(12, 0, null),
         SYRUP(3, 0, null),
@@ -86,18 +96,27 @@ public final class Keeping {
     /**
      * @param openedOn null while closed
      * @param storage null for the usual: dark, cool, full
+     * @param planDays a life that the plan found shorter than the form's own, as of a weak tincture; null for none
+     * @param schools decide between the lives of a pressed tincture
      */
     public record Request(
             Form form,
             LocalDate madeOn,
             @Nullable LocalDate openedOn,
             @Nullable Storage storage,
-            List<Input> inputs) {
+            List<Input> inputs,
+            @Nullable Integer planDays,
+            Schools schools) {
         public Request {
             Checks.begin()
+                    .that(planDays == null || planDays >= 0, "planDays", "must be at least 0")
                     .that(openedOn == null || !openedOn.isBefore(madeOn), "openedOn", "must not be before madeOn")
                     .done();
             inputs = List.copyOf(inputs);
+        }
+
+        public static Request of(Form form, LocalDate madeOn, List<Input> inputs) {
+            return new Request(form, madeOn, null, null, inputs, null, Schools.USUAL);
         }
     }
 
@@ -110,12 +129,17 @@ public final class Keeping {
         List<Finding> findings = new ArrayList<>();
         double factor = factor(request.storage(), because, findings);
         Form form = request.form();
-        LocalDate best = after(request.madeOn(), form.months, form.days, factor);
+        int months = months(request);
+        LocalDate best = after(request.madeOn(), months, form.days, factor);
         because.add(
                 form.isShort()
-                        ? "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: "
-                                + best + "."
-                        : "Its own life is " + form.months + " months from " + request.madeOn() + ": " + best + ".");
+                        ? shortLife(form, best)
+                        : "Its own life is " + months + " months from " + request.madeOn() + ": " + best + ".");
+        if (request.planDays() != null) {
+            LocalDate planned = request.madeOn().plusDays(request.planDays());
+            because.add("By its plan it keeps " + request.planDays() + " days: " + planned + ".");
+            best = earlier(best, planned);
+        }
         if (form.carriesInputs()) {
             for (Input input : request.inputs()) {
                 because.add(input.name() + " is good until " + input.bestBefore() + ".");
@@ -130,6 +154,35 @@ public final class Keeping {
         }
         because.add("The earliest counts: " + best + ".");
         return new Result(best, because, findings);
+    }
+
+    private static int months(Request request) {
+        boolean sealed =
+                request.form() == Form.TINCTURE && request.schools().of(Question.KEEPING_TINCTURE) == School.LONG_LIFE;
+        return sealed ? SEALED_TINCTURE_MONTHS : request.form().months;
+    }
+
+    private static String shortLife(Form form, LocalDate best) {
+        return switch (form) {
+            case TEA, DECOCTION, COLD_MACERATE ->
+                "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: " + best + ".";
+            default -> "It keeps " + form.days + " days, cold: " + best + ".";
+        };
+    }
+
+    /**
+     * The day an ageing hold ends: bark and root that are too harsh fresh.
+     *
+     * @param ageingMonths of the card; null or 0 for none
+     */
+    public static LocalDate releasedOn(LocalDate driedOn, @Nullable Integer ageingMonths) {
+        Checks.begin()
+                .that(
+                        ageingMonths == null || (ageingMonths >= 0 && ageingMonths <= 600),
+                        "ageingMonths",
+                        "must be from 0 to 600")
+                .done();
+        return ageingMonths == null ? driedOn : driedOn.plusMonths(ageingMonths);
     }
 
     private static double factor(@Nullable Storage storage, List<String> because, List<Finding> findings) {

@@ -2,11 +2,11 @@ package org.sallowbrook.core.dosing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -58,7 +58,8 @@ public class DosingGateTest {
     private static final Person WELL = adult(Set.of(), Set.of());
 
     private static DosingGate.Intake mouth(double mlPerDay, int days) {
-        return new DosingGate.Intake(DosingGate.Way.MOUTH, null, mlPerDay / 3, mlPerDay, days, Map.of(), true, false);
+        return new DosingGate.Intake(
+                DosingGate.Way.MOUTH, null, mlPerDay / 3, mlPerDay, days, List.of(), true, false, null, null);
     }
 
     private static List<Finding> check(Product product, Person person, DosingGate.Intake intake) {
@@ -84,7 +85,18 @@ public class DosingGateTest {
         assertThat(stops(check(bottle, WELL, mouth(10, 14)))).isEmpty();
         assertThat(stops(check(bottle, WELL, mouth(10.1, 14)))).containsExactly("DOSE_ABOVE_CARD");
         var besides = new DosingGate.Intake(
-                DosingGate.Way.MOUTH, null, 3, 9, 14, Map.of("herb", 0.3, "other", 99.0), true, false);
+                DosingGate.Way.MOUTH,
+                null,
+                3,
+                9,
+                14,
+                List.of(
+                        new Taking(herb().build(), Taxon.Part.HERB, 0.3),
+                        new Taking(Cards.card("other").build(), Taxon.Part.HERB, 99.0)),
+                true,
+                false,
+                null,
+                null);
         assertThat(stops(check(bottle, WELL, besides))).containsExactly("DOSE_ABOVE_CARD");
         assertThat(stops(check(bottle, WELL, mouth(9, 15)))).containsExactly("COURSE_TOO_LONG");
     }
@@ -93,7 +105,8 @@ public class DosingGateTest {
     public void whereTheCardIsSilentNoDoseIsGiven() {
         Taxon silent = Cards.card("herb").part(0.5, 0.5, Set.of(Route.INTERNAL)).build();
         assertThat(stops(check(of(silent), WELL, mouth(1, 5)))).containsExactly("NO_CARD_FIGURE");
-        var forOther = new DosingGate.Intake(DosingGate.Way.MOUTH, "another use", 1, 3, 5, Map.of(), true, false);
+        var forOther =
+                new DosingGate.Intake(DosingGate.Way.MOUTH, "another use", 1, 3, 5, List.of(), true, false, null, null);
         assertThat(stops(check(of(herb().build()), WELL, forOther))).containsExactly("NO_CARD_FIGURE");
     }
 
@@ -138,7 +151,7 @@ public class DosingGateTest {
 
     @Test(dataProvider = "refusedWays")
     public void someWaysAreNeverPlanned(DosingGate.Way way) {
-        var intake = new DosingGate.Intake(way, null, 1, 1, 1, Map.of(), true, false);
+        var intake = new DosingGate.Intake(way, null, 1, 1, 1, List.of(), true, false, null, null);
         assertThat(stops(check(of(herb().build()), WELL, intake))).contains("ROUTE_REFUSED");
     }
 
@@ -192,8 +205,8 @@ public class DosingGateTest {
     public void pyrrolizidineNeverByMouthAndHardlyOnSkin() {
         Product bottle = of(herb().holds(Constituent.PYRROLIZIDINE).build());
         assertThat(stops(check(bottle, WELL, mouth(9, 5)))).contains("PYRROLIZIDINE");
-        var tenDays = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 10, Map.of(), true, false);
-        var eleven = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 11, Map.of(), true, false);
+        var tenDays = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 10, List.of(), true, false, null, null);
+        var eleven = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 11, List.of(), true, false, null, null);
         assertThat(stops(check(bottle, WELL, tenDays))).isEmpty();
         assertThat(stops(check(bottle, WELL, eleven))).containsExactly("PYRROLIZIDINE");
         Person feeding = new Person("f", 30, null, null, null, true, Set.of(), Set.of(), Set.of(), null);
@@ -276,7 +289,8 @@ public class DosingGateTest {
     @Test
     public void graveIllnessAndInfantsAreReferred() {
         Product bottle = of(herb().grave("heart failure").build());
-        var intake = new DosingGate.Intake(DosingGate.Way.MOUTH, "Heart failure", 1, 3, 5, Map.of(), true, false);
+        var intake = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, "Heart failure", 1, 3, 5, List.of(), true, false, null, null);
         assertThat(stops(check(bottle, WELL, intake))).contains("GRAVE_ILLNESS");
         Person infant = new Person("i", 0, 8.0, null, null, false, Set.of(), Set.of(), Set.of(), null);
         Product honey = new Product(
@@ -288,8 +302,8 @@ public class DosingGateTest {
     @Test
     public void theFirstTimeIsHeldUntilTriedUnlessItIsTheTrial() {
         Product bottle = of(herb().build());
-        var untried = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 5, Map.of(), false, false);
-        var trial = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 1, Map.of(), false, true);
+        var untried = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, null);
+        var trial = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 1, List.of(), false, true, null, null);
         assertThat(check(bottle, WELL, untried)).extracting(Finding::code).contains("FIRST_TIME");
         assertThat(check(bottle, WELL, trial)).extracting(Finding::code).doesNotContain("FIRST_TIME");
     }
@@ -307,5 +321,187 @@ public class DosingGateTest {
                 p.state(),
                 false);
         assertThat(stops(check(outside, WELL, mouth(9, 5)))).containsExactly("OUTSIDE_ONLY");
+    }
+
+    @Test
+    public void nothingHomeMadeGoesOnAWound() {
+        for (DosingGate.Skin skin : DosingGate.Skin.values()) {
+            var intake = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, null);
+            assertThat(stops(check(of(herb().build()), WELL, intake)).contains("WOUND"))
+                    .isEqualTo(skin == DosingGate.Skin.WOUND);
+        }
+    }
+
+    @Test
+    public void whatWeakenedAMedicineLingersTwoWeeks() {
+        Person onThinner = new Person(
+                "P", 50, 70.0, null, null, false, Set.of(), Set.of(MedicineClass.CONTRACEPTIVE), Set.of(), null);
+        for (int daysAgo : new int[] {0, 14, 15}) {
+            var intake = new DosingGate.Intake(
+                    DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), true, false, null, DAY.minusDays(daysAgo));
+            assertThat(check(of(herb().build()), onThinner, intake).stream()
+                            .anyMatch(f -> f.code().equals("INDUCTION_LINGERS") && f.severity() == Severity.HOLD))
+                    .isEqualTo(daysAgo <= 14);
+            assertThat(check(of(herb().build()), WELL, intake))
+                    .extracting(Finding::code)
+                    .doesNotContain("INDUCTION_LINGERS");
+        }
+    }
+
+    @Test
+    public void aDoseBeforeItsLeastIntervalIsTooSoon() {
+        Instant noon = Instant.parse("2026-07-01T12:00:00Z");
+        var everySix = Course.Pattern.everyHours(6);
+        assertThat(Course.tooSoon(everySix, noon, noon.plusSeconds(6 * 3600 - 1)))
+                .extracting(Finding::code)
+                .containsExactly("TOO_SOON");
+        assertThat(Course.tooSoon(everySix, noon, noon.plusSeconds(6 * 3600))).isEmpty();
+        assertThat(Course.tooSoon(everySix, null, noon)).isEmpty();
+        assertThat(Course.tooSoon(Course.Pattern.daily(), noon, noon)).isEmpty();
+    }
+
+    private static Person aged(int years) {
+        return new Person("P", years, 40.0, 150.0, null, false, Set.of(), Set.of(), Set.of(), null);
+    }
+
+    private static DosingGate.Intake onSkin() {
+        return new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, null, null);
+    }
+
+    /** Allowed by mouth at any age, so that only the caution under test speaks. */
+    private static Cards.Builder anyAge() {
+        return Cards.card("herb").part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 0, 1, 2, 14));
+    }
+
+    private static List<String> codes(Product product, Person person, DosingGate.Intake intake) {
+        return check(product, person, intake).stream().map(Finding::code).toList();
+    }
+
+    @Test
+    public void under18SilenceStopsByMouthAndOnlyThere() {
+        Product silent = of(anyAge().build());
+        assertThat(stops(check(silent, aged(17), mouth(3, 5)))).containsExactly("NOT_CHECKED");
+        assertThat(stops(check(silent, aged(18), mouth(3, 5)))).isEmpty();
+        assertThat(stops(check(silent, aged(17), onSkin()))).isEmpty();
+    }
+
+    @Test
+    public void aCardsOwnAgeLimitCountsBelowItAndNotAtIt() {
+        Product limited = of(anyAge().caution(Subject.UNDER_AGE, "12", CautionStatus.PRESENT, Severity.STOP)
+                .build());
+        assertThat(codes(limited, aged(11), mouth(3, 5))).contains("CAUTION_UNDER_AGE");
+        assertThat(codes(limited, aged(12), mouth(3, 5))).doesNotContain("CAUTION_UNDER_AGE", "NOT_CHECKED");
+        assertThat(codes(limited, aged(18), mouth(3, 5))).doesNotContain("CAUTION_UNDER_AGE");
+        Product all = of(anyAge().caution(Subject.UNDER_AGE, "", CautionStatus.PRESENT, Severity.STOP)
+                .build());
+        assertThat(codes(all, aged(17), mouth(3, 5))).contains("CAUTION_UNDER_AGE");
+        Product none = of(anyAge().caution(Subject.UNDER_AGE, "", CautionStatus.NONE_FOUND, null)
+                .build());
+        assertThat(codes(none, aged(17), mouth(3, 5))).doesNotContain("CAUTION_UNDER_AGE", "NOT_CHECKED");
+        Product unknown = of(anyAge().caution(Subject.UNDER_AGE, "", CautionStatus.UNKNOWN, null)
+                .build());
+        assertThat(codes(unknown, aged(17), mouth(3, 5))).contains("NOT_CHECKED");
+    }
+
+    @DataProvider
+    public Object[][] operations() {
+        return new Object[][] {{-1, false}, {0, true}, {14, true}, {15, false}};
+    }
+
+    @Test(dataProvider = "operations")
+    public void anOperationWithinTwoWeeksHoldsWhatNobodyChecked(int daysAhead, boolean holds) {
+        Person planned =
+                new Person("P", 40, 70.0, null, null, false, Set.of(), Set.of(), Set.of(), DAY.plusDays(daysAhead));
+        assertThat(codes(of(herb().build()), planned, mouth(3, 5)).contains("NOT_CHECKED"))
+                .isEqualTo(holds);
+        Product present = of(herb().caution(Subject.OPERATION, "", CautionStatus.PRESENT, Severity.STOP)
+                .build());
+        assertThat(codes(present, planned, mouth(3, 5)).contains("CAUTION_OPERATION"))
+                .isEqualTo(holds);
+        assertThat(codes(of(herb().build()), planned, onSkin())).doesNotContain("NOT_CHECKED");
+    }
+
+    @Test
+    public void infantsGetNothingByMouthThatTheCardDoesNotName() {
+        Product fromTwo = of(Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 2, 1, 2, 14))
+                .build());
+        Product fromOne = of(Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 1, 1, 2, 14))
+                .build());
+        assertThat(codes(fromTwo, aged(1), mouth(3, 5))).contains("UNDER_TWO");
+        assertThat(codes(fromTwo, aged(2), mouth(3, 5))).doesNotContain("UNDER_TWO");
+        assertThat(codes(fromOne, aged(1), mouth(3, 5))).doesNotContain("UNDER_TWO");
+        assertThat(codes(fromOne, aged(0), mouth(3, 5))).contains("UNDER_TWO");
+        assertThat(codes(fromTwo, aged(1), onSkin())).doesNotContain("UNDER_TWO");
+    }
+
+    @Test
+    public void honeyIsNeverForTheFirstYear() {
+        Product plain = of(anyAge().build());
+        Product honey = new Product(
+                plain.name(),
+                plain.route(),
+                plain.herbs(),
+                plain.driedEquivalentGPerMl(),
+                plain.strength(),
+                plain.bestBefore(),
+                plain.state(),
+                true);
+        assertThat(codes(honey, aged(0), mouth(3, 5))).contains("HONEY");
+        assertThat(codes(honey, aged(1), mouth(3, 5))).doesNotContain("HONEY");
+        assertThat(codes(honey, aged(0), onSkin())).doesNotContain("HONEY");
+        assertThat(codes(plain, aged(0), mouth(3, 5))).doesNotContain("HONEY");
+    }
+
+    @Test
+    public void theCeilingItselfIsAllowedAndTheLongestCourseToo() {
+        // 10 mL x 0.2 g/mL = 2 g, the card's high end.
+        assertThat(stops(check(of(herb().build()), WELL, mouth(10, 14)))).isEmpty();
+        assertThat(stops(check(of(herb().build()), WELL, mouth(10.01, 14)))).containsExactly("DOSE_ABOVE_CARD");
+    }
+
+    @Test
+    public void aFirstTrialIsHeldUntilItWasMadeAndNotAskedOfTheStopped() {
+        var untried = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, null);
+        assertThat(codes(of(herb().build()), WELL, untried)).contains("FIRST_TIME");
+        assertThat(codes(of(herb().build()), aged(12), untried)).doesNotContain("FIRST_TIME");
+    }
+
+    @Test
+    public void theSalicylateAgeEndsAt18() {
+        Product willow = of(anyAge().holds(Constituent.SALICYLATE)
+                .caution(Subject.UNDER_AGE, "", CautionStatus.NONE_FOUND, null)
+                .build());
+        assertThat(codes(willow, aged(17), mouth(3, 5))).contains("SALICYLATE");
+        assertThat(codes(willow, aged(18), mouth(3, 5))).doesNotContain("SALICYLATE");
+    }
+
+    @Test
+    public void sumsOverProductsReachThePerson() {
+        Taxon a = Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 18, 1, 2, 14))
+                .holds(Constituent.TANNIN)
+                .build();
+        Taxon b = Cards.card("other").holds(Constituent.TANNIN).build();
+        var beside = new DosingGate.Intake(
+                DosingGate.Way.MOUTH,
+                null,
+                1,
+                5,
+                5,
+                List.of(new Taking(b, Taxon.Part.HERB, 3.0)),
+                true,
+                false,
+                null,
+                null);
+        // 5 mL x 0.2 g/mL + 3 g
+        assertThat(check(of(a), WELL, beside)).anySatisfy(f -> {
+            assertThat(f.code()).isEqualTo("CONSTITUENT_FROM_SEVERAL");
+            assertThat(f.message()).contains("4 g");
+        });
+        var onSkin =
+                new DosingGate.Intake(DosingGate.Way.SKIN, null, 1, 5, 5, beside.others(), true, false, null, null);
+        assertThat(codes(of(a), WELL, onSkin)).doesNotContain("CONSTITUENT_FROM_SEVERAL");
     }
 }

@@ -18,7 +18,7 @@ public class DosingTest {
 
     private static Dose.Result dose(double amount, Dose.Unit unit, Double dropsPerMl, Interval card, Dose.Taker taker) {
         return Dose.reckon(new Dose.Request(
-                new Dose.Measured(Interval.of(0.18, 0.22), Strength.ofPercent(45), dropsPerMl, null, null, null),
+                new Dose.Measured(Interval.of(0.18, 0.22), Strength.ofPercent(45), dropsPerMl, null, null, null, null),
                 amount,
                 unit,
                 3,
@@ -95,10 +95,10 @@ public class DosingTest {
     @DataProvider
     public Object[][] patterns() {
         return new Object[][] {
-            {new Course.Pattern(Course.Kind.WEEKLY, null, null, null, null), 15, 9},
-            {new Course.Pattern(Course.Kind.DAYS_PER_MONTH, null, null, 2, null), 6, 6},
-            {new Course.Pattern(Course.Kind.EVERY_HOURS, null, null, null, 8.0), 4, 12},
-            {new Course.Pattern(Course.Kind.EVERY_HOURS, null, null, null, 36.0), 6, 4},
+            {Course.Pattern.of(Course.Kind.WEEKLY), 15, 9},
+            {Course.Pattern.daysPerMonth(2), 6, 6},
+            {Course.Pattern.everyHours(8), 4, 12},
+            {Course.Pattern.everyHours(36), 6, 4},
             {Course.Pattern.daily(), 5, 15},
         };
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -21,7 +22,7 @@ public class HarvestGateTest {
             Cards.card("x").part(0.5, 0.4, Set.of(Taxon.Route.INTERNAL)).build();
     private static final Site SITE =
             new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null);
-    private static final HarvestGate.Identity SURE = new HarvestGate.Identity(Status.CONFIRMED, false);
+    private static final HarvestGate.Identity SURE = new HarvestGate.Identity(Status.CONFIRMED, false, true, null);
     private static final Set<String> TELLS = Set.of("c0", "c1", "c2");
 
     private static List<String> codes(
@@ -63,10 +64,10 @@ public class HarvestGateTest {
     @DataProvider
     public Object[][] identities() {
         return new Object[][] {
-            {new HarvestGate.Identity(null, false), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.NOT_YET, false), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.STOP, false), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.CONFIRMED, true), "IDENTITY_DOUBTED"},
+            {new HarvestGate.Identity(null, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.NOT_YET, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.STOP, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(Status.CONFIRMED, true, true, null), "IDENTITY_DOUBTED"},
         };
     }
 
@@ -121,8 +122,16 @@ public class HarvestGateTest {
     public void theWrongMomentWarnsAndAnUnusedPartStops() {
         assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FRUITING, 0.1, 0, TELLS, false))
                 .containsExactly("NOT_THE_MOMENT");
-        assertThat(codes(HERB, Taxon.Part.ROOT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
+        assertThat(codes(HERB, Taxon.Part.FRUIT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
                 .containsExactly("PART_NOT_USED");
+    }
+
+    @Test
+    public void rootsAreLookedAtOneByOne() {
+        assertThat(codes(HERB, Taxon.Part.ROOT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
+                .contains("ROOTS_SINGLY");
+        assertThat(codes(HERB, Taxon.Part.ROOT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, true))
+                .doesNotContain("ROOTS_SINGLY");
     }
 
     @Test
@@ -136,5 +145,46 @@ public class HarvestGateTest {
                 .containsExactly("NOT_FOR_HARVEST");
         assertThat(codes(deadly, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
                 .contains("NOT_FOR_HARVEST", "PART_NOT_USED");
+    }
+
+    private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
+
+    private static HarvestGate.Identity untellable(@Nullable Tag tag) {
+        return new HarvestGate.Identity(Status.CONFIRMED, false, false, tag);
+    }
+
+    @DataProvider
+    public Object[][] tags() {
+        return new Object[][] {
+            {null, true, "NOT_TELLABLE_NOW"},
+            {new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS + 1)), true, "TAG_EXPIRED"},
+            {new Tag("blue 3", DAY.plusDays(1)), true, "TAG_EXPIRED"},
+            {new Tag("blue 3", DAY.minusDays(100)), false, "TAG_SINGLY"},
+        };
+    }
+
+    /** Where it can't be told, only a staked plant that is still good, each piece looked at. */
+    @Test(dataProvider = "tags")
+    public void whereItCantBeToldOnlyATagHelps(Tag tag, boolean singly, String code) {
+        assertThat(codes(HERB, Taxon.Part.HERB, untellable(tag), SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, singly))
+                .containsExactly(code);
+    }
+
+    @Test
+    public void aTagKeepsItsVerdictForItsTimeAndNeverLiftsADoubt() {
+        Tag tag = new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS));
+        assertThat(codes(HERB, Taxon.Part.HERB, untellable(tag), SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, true))
+                .isEmpty();
+        assertThat(codes(
+                        HERB,
+                        Taxon.Part.HERB,
+                        new HarvestGate.Identity(Status.CONFIRMED, true, false, tag),
+                        SITE,
+                        LifeStage.FLOWERING,
+                        0.1,
+                        0,
+                        TELLS,
+                        true))
+                .containsExactly("IDENTITY_DOUBTED");
     }
 }

@@ -40,6 +40,8 @@ public final class Cards {
                 organ,
                 "look",
                 EnumSet.allOf(LifeStage.class),
+                Set.of(Group.PLANT),
+                Set.of(),
                 scent,
                 1,
                 0.03,
@@ -49,15 +51,35 @@ public final class Cards {
                         new CharacterDefinition.State("c", "state c")));
     }
 
+    /** A leaf character that is not counted on a wet plant. */
+    public static CharacterDefinition hiddenWhenWet(String id) {
+        CharacterDefinition c = character(id, Organ.LEAF, false);
+        return new CharacterDefinition(
+                c.id(),
+                c.name(),
+                c.organ(),
+                c.howToLook(),
+                c.stages(),
+                c.groups(),
+                Set.of(LookingCondition.WET),
+                c.scent(),
+                c.cost(),
+                c.error(),
+                c.states());
+    }
+
     /** A card being written. */
     public static final class Builder {
         private final String id;
         private Danger danger = Danger.HARMLESS;
         private boolean draft;
+        private boolean genusEnough;
+        private Group group = Group.PLANT;
         private boolean checked = true;
         private final List<Taxon.Shown> shown = new ArrayList<>();
         private final List<Taxon.LookAlike> lookAlikes = new ArrayList<>();
         private final List<Taxon.UsedPart> parts = new ArrayList<>();
+        private final List<Taxon.Content> contents = new ArrayList<>();
         private Set<Constituent> constituents = Set.of();
         private final List<Taxon.Action> actions = new ArrayList<>();
         private final List<Taxon.Use> uses = new ArrayList<>();
@@ -73,6 +95,16 @@ public final class Cards {
             return this;
         }
 
+        public Builder genusEnough(boolean value) {
+            genusEnough = value;
+            return this;
+        }
+
+        public Builder group(Group value) {
+            group = value;
+            return this;
+        }
+
         public Builder draft() {
             draft = true;
             return this;
@@ -85,18 +117,37 @@ public final class Cards {
 
         public Builder always(String state, String... characters) {
             for (String character : characters) {
-                shown.add(new Taxon.Shown(character, Set.of(LifeStage.FLOWERING), Map.of(state, Frequency.ALWAYS)));
+                shown.add(new Taxon.Shown(
+                        character, Set.of(LifeStage.FLOWERING), Set.of(), Map.of(state, Frequency.ALWAYS)));
             }
             return this;
         }
 
+        public Builder showsAt(LifeStage stage, String state, String... characters) {
+            for (String character : characters) {
+                shown.add(new Taxon.Shown(character, Set.of(stage), Set.of(), Map.of(state, Frequency.ALWAYS)));
+            }
+            return this;
+        }
+
+        public Builder months(LifeStage stage, Set<Integer> when) {
+            months.put(stage, when);
+            return this;
+        }
+
         public Builder shows(String character, Map<String, Frequency> states) {
-            shown.add(new Taxon.Shown(character, Set.of(LifeStage.FLOWERING), states));
+            shown.add(new Taxon.Shown(character, Set.of(LifeStage.FLOWERING), Set.of(), states));
             return this;
         }
 
         public Builder lookAlike(String taxon, String... decisive) {
-            lookAlikes.add(new Taxon.LookAlike(taxon, List.of(decisive), "differs"));
+            lookAlikes.add(new Taxon.LookAlike(taxon, List.of(decisive), Set.of(LifeStage.FLOWERING), "differs"));
+            return this;
+        }
+
+        /** Of the next part. */
+        public Builder content(Taxon.Content content) {
+            contents.add(content);
             return this;
         }
 
@@ -111,12 +162,20 @@ public final class Cards {
                     null,
                     null,
                     null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
                     false,
                     routes,
                     "cut",
+                    "a knife",
                     null,
                     null,
                     List.of(doses),
+                    List.copyOf(contents),
                     SOURCE));
             return this;
         }
@@ -131,8 +190,14 @@ public final class Cards {
             return this;
         }
 
+        public Builder use(String name, Taxon.Potency potency, Source.Evidence evidence) {
+            uses.add(new Taxon.Use(
+                    name, Route.INTERNAL, potency, false, new Source("A book", 2020, evidence, Source.Review.STARTER)));
+            return this;
+        }
+
         public Builder grave(String use) {
-            uses.add(new Taxon.Use(use, Route.INTERNAL, true, SOURCE));
+            uses.add(new Taxon.Use(use, Route.INTERNAL, Taxon.Potency.GENTLE, true, SOURCE));
             return this;
         }
 
@@ -152,16 +217,22 @@ public final class Cards {
                     "Auth.",
                     List.of("Oldgenus " + id),
                     List.of("common " + id),
+                    Set.of(),
                     "Inventaceae",
+                    group,
                     "herb",
+                    Taxon.Origin.NATIVE,
                     danger,
                     draft,
-                    false,
+                    genusEnough,
                     checked,
                     Set.of("isle"),
                     "anywhere",
                     "",
-                    List.of(),
+                    "",
+                    Map.of(),
+                    "",
+                    "",
                     false,
                     months,
                     shown,
@@ -170,6 +241,7 @@ public final class Cards {
                     constituents,
                     actions,
                     uses,
+                    List.of(),
                     cautions,
                     SOURCE);
         }

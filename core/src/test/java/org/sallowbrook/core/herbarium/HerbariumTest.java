@@ -54,10 +54,14 @@ public class HerbariumTest {
 
     @Test
     public void aDraftMayLackWhatUseNeedsAndAWholeCardHasNoProblem() {
-        var draft = Cards.card("x").draft().part(0.5, 0.5, Set.of()).build();
-        var whole = Cards.card("y").always("a", "c0", "c1").build();
-        assertThat(new Herbarium(Cards.vocabulary(2), List.of(draft, whole)).problems())
-                .isEmpty();
+        var draft = Cards.card("one-x").draft().part(0.5, 0.5, Set.of()).build();
+        var whole = Cards.card("one-y")
+                .always("a", "c0", "c1", "c2", "c3", "c4", "c5")
+                .build();
+        var herbarium = new Herbarium(Cards.vocabulary(6), List.of(draft, whole));
+        assertThat(herbarium.problems()).extracting(Herbarium.Problem::message).containsExactly("HERB allows no route");
+        assertThat(Herbarium.missing(draft)).isNotEmpty();
+        assertThat(Herbarium.missing(whole)).isEmpty();
     }
 
     @Test
@@ -65,9 +69,13 @@ public class HerbariumTest {
         Herbarium herbarium = new Herbarium(
                 Cards.vocabulary(1),
                 List.of(Cards.card("one").build(), Cards.card("two").build()));
-        assertThat(herbarium.search("OLDGENUS tw")).extracting(Taxon::id).containsExactly("two");
+        assertThat(herbarium.search("OLDGENUS tw"))
+                .extracting(f -> f.taxon().id())
+                .containsExactly("two");
         assertThat(herbarium.search("common")).hasSize(2);
-        assertThat(herbarium.search("genus one")).extracting(Taxon::id).containsExactly("one");
+        assertThat(herbarium.search("genus one"))
+                .extracting(f -> f.taxon().id())
+                .containsExactly("one");
         assertThat(herbarium.search("nothing like it")).isEmpty();
     }
 
@@ -78,6 +86,8 @@ public class HerbariumTest {
                         "x",
                         CharacterDefinition.Organ.LEAF,
                         "look",
+                        Set.of(),
+                        Set.of(Group.PLANT),
                         Set.of(),
                         false,
                         9,

@@ -6,11 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Frequency;
+import org.sallowbrook.core.herbarium.Group;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification.Observation;
 import org.sallowbrook.core.identification.Identification.Status;
@@ -109,7 +112,8 @@ public class IdentificationTest {
                 .always("b", "c0", "c1", "c2", "c3", "c4")
                 .always("a", "c5", "c6", "c7")
                 .build();
-        assertThat(Identification.telling(nearly, close, LifeStage.FLOWERING)).hasSize(5);
+        assertThat(org.sallowbrook.core.herbarium.Telling.between(nearly, close, LifeStage.FLOWERING))
+                .hasSize(5);
         assertThat(status(List.of(nearly, close), seen("a", ALL))).isEqualTo(Status.NOT_YET);
     }
 
@@ -196,5 +200,120 @@ public class IdentificationTest {
         assertThatThrownBy(() -> identify(List.of(good("c0"), bad()), seen))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining(message);
+    }
+
+    private static Taxon sister(String name, boolean genusEnough, Danger danger) {
+        return Cards.card(name)
+                .danger(danger)
+                .genusEnough(genusEnough)
+                .always("a", ALL)
+                .build();
+    }
+
+    /** Two plants of one genus that nothing tells apart: the genus is certain, no species is. */
+    @Test
+    public void aGenusIsEnoughOnlyWhereAllOfItServes() {
+        List<Taxon> both = List.of(sister("one", true, Danger.HARMLESS), sister("two", true, Danger.HARMLESS), bad());
+        var verdict = identify(both, seen("a", ALL)).verdict();
+        assertThat(verdict.status()).isEqualTo(Status.CONFIRMED);
+        assertThat(verdict.genus()).isEqualTo("Genus");
+        assertThat(identify(
+                                List.of(
+                                        sister("one", true, Danger.HARMLESS),
+                                        sister("two", false, Danger.HARMLESS),
+                                        bad()),
+                                seen("a", ALL))
+                        .verdict()
+                        .status())
+                .isEqualTo(Status.NOT_YET);
+    }
+
+    /** What hides a character takes it out of the evidence, and says so. */
+    @Test
+    public void whatCantBeReliedOnIsNotCounted() {
+        var vocabulary = new ArrayList<>(Cards.vocabulary(8));
+        vocabulary.add(Cards.hiddenWhenWet("wet"));
+        Taxon good = Cards.card("good").always("a", ALL).always("a", "wet").build();
+        Taxon bad = Cards.card("bad")
+                .danger(Danger.DEADLY)
+                .always("b", ALL)
+                .always("b", "wet")
+                .build();
+        Identifier identifier = new Identifier(new Herbarium(vocabulary, List.of(good, bad)));
+        var dry = identifier.identify(request(Set.of(), seen("a", "wet")));
+        var wet = identifier.identify(request(Set.of(LookingCondition.WET), seen("a", "wet")));
+        assertThat(dry.findings()).noneMatch(f -> f.code().equals("NOT_COUNTED"));
+        assertThat(wet.findings()).anyMatch(f -> f.code().equals("NOT_COUNTED"));
+        assertThat(wet.candidates().get(0).posterior())
+                .isLessThan(dry.candidates().get(0).posterior());
+        assertThat(identifier
+                        .identify(request(Set.of(LookingCondition.WET), seen("a", ALL)))
+                        .next())
+                .isNull();
+    }
+
+    @Test
+    public void whatCantBeSeenIsNoEvidenceAndIsNotAskedAgain() {
+        List<Taxon> taxa = List.of(good("c0"), bad());
+        Identifier identifier = new Identifier(new Herbarium(Cards.vocabulary(8), taxa));
+        var first = identifier.identify(request(Set.of(), List.of()));
+        String asked = java.util.Objects.requireNonNull(first.next()).character();
+        var then = identifier.identify(
+                new Identification.Request(6, LifeStage.FLOWERING, "isle", Set.of(), List.of(), Set.of(asked)));
+        assertThat(then.candidates()).isEqualTo(first.candidates());
+        assertThat(java.util.Objects.requireNonNull(then.next()).character()).isNotEqualTo(asked);
+    }
+
+    private static Identification.Request request(Set<LookingCondition> conditions, List<Observation> seen) {
+        return new Identification.Request(6, LifeStage.FLOWERING, "isle", conditions, seen, Set.of());
+    }
+
+    /** A fungus has no leaf: seeing one takes it out of the candidates, dangerous or not. */
+    @Test
+    public void anOrganAPlantCantHaveTakesItOut() {
+        Taxon fungus =
+                Cards.card("fungus").group(Group.FUNGUS).danger(Danger.DEADLY).build();
+        var result = identify(List.of(good("c0"), bad(), fungus), seen("a", ALL));
+        assertThat(posterior(List.of(good("c0"), bad(), fungus), seen("a", "c0"), "fungus"))
+                .isZero();
+        assertThat(result.verdict().status()).isEqualTo(Status.CONFIRMED);
+    }
+
+    /** Random cards, random observations: order does not matter, nothing dangerous that fits is ever waved through. */
+    @Test
+    public void propertiesHoldOverRandomHerbaria() {
+        java.util.SplittableRandom random = new java.util.SplittableRandom(7);
+        String[] states = {"a", "b", "c"};
+        for (int round = 0; round < 300; round++) {
+            List<Taxon> taxa = new ArrayList<>();
+            for (int t = 0; t < 6; t++) {
+                Cards.Builder card = Cards.card("t" + t).danger(t % 2 == 0 ? Danger.HARMLESS : Danger.DEADLY);
+                for (String character : ALL) {
+                    card.always(states[random.nextInt(3)], character);
+                }
+                taxa.add(card.build());
+            }
+            Taxon truth = taxa.get(random.nextInt(6));
+            List<Observation> seen = new ArrayList<>();
+            for (String character : ALL) {
+                if (random.nextDouble() < 0.8) {
+                    seen.add(new Observation(
+                            character, truth.usual(LifeStage.FLOWERING).getOrDefault(character, "a")));
+                }
+            }
+            var forwards = identify(taxa, seen);
+            java.util.Collections.reverse(seen);
+            var backwards = identify(taxa, seen);
+            assertThat(backwards.verdict().status())
+                    .isEqualTo(forwards.verdict().status());
+            for (Taxon taxon : taxa) {
+                boolean fits = seen.stream()
+                        .allMatch(o -> o.state()
+                                .equals(taxon.usual(LifeStage.FLOWERING).get(o.character())));
+                if (fits && taxon.danger().dangerous() && !seen.isEmpty()) {
+                    assertThat(forwards.verdict().status()).isNotEqualTo(Status.CONFIRMED);
+                }
+            }
+        }
     }
 }

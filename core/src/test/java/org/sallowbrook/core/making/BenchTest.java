@@ -6,12 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import org.sallowbrook.core.herbarium.Taxon.Route;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.salve.Salve;
+import org.sallowbrook.core.making.salve.Wax;
+import org.sallowbrook.core.making.tea.MethodChoice;
 import org.sallowbrook.core.making.tea.Reduction;
 import org.sallowbrook.core.making.tea.Tea;
-import org.sallowbrook.core.making.tincture.OtherTinctures;
+import org.sallowbrook.core.making.tincture.FillAndCover;
+import org.sallowbrook.core.making.tincture.Formula;
+import org.sallowbrook.core.making.tincture.Percolation;
+import org.sallowbrook.core.making.tincture.TwoExtractions;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -23,47 +30,67 @@ import org.testng.annotations.Test;
 /** Tea, oil, salve, keeping and the gates of the bench. */
 public class BenchTest {
 
+    private static final Wax BEESWAX = new Wax("beeswax", 1, 0.005, "");
     private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
 
     @Test
     public void aDecoctionPoursForWhatTheHerbKeepsAndWhatBoilsOff() {
-        var plan = Tea.plan(new Tea.Request(
+        var plan = Tea.plan(Tea.Recipe.drink(
                         500,
                         null,
                         List.of(
-                                new Tea.Herb("valerian", "ROOT", null, 10.0, null, null, 20.0),
-                                new Tea.Herb("lime", "FLOWER", null, 4.0, 0.1, null, 10.0)),
+                                new Tea.Herb(
+                                        "valerian",
+                                        "ROOT",
+                                        MethodChoice.Cut.CUT,
+                                        Set.of(),
+                                        null,
+                                        10.0,
+                                        null,
+                                        null,
+                                        20.0),
+                                new Tea.Herb(
+                                        "lime",
+                                        "FLOWER",
+                                        MethodChoice.Cut.CUT,
+                                        Set.of(),
+                                        null,
+                                        4.0,
+                                        Interval.exactly(0.1),
+                                        null,
+                                        10.0)),
                         "water",
                         5.0))
                 .plan();
         assertThat(plan.waterMl()).isCloseTo(500 + 14 * 2.5 + 20 * 5, within(1e-9));
         assertThat(plan.timeline()).extracting(Tea.Step::herb).containsExactly("valerian", "lime", "");
         assertThat(plan.timeline()).extracting(Tea.Step::minute).containsExactly(0.0, 10.0, 20.0);
-        assertThat(plan.herbs().get(1).teaspoons()).isCloseTo(8, within(1e-9));
+        assertThat(plan.herbs().get(1).teaspoons().mid()).isCloseTo(8, within(1e-9));
     }
 
     @Test
     public void aSlippedDecimalIsCaught() {
-        var herb = new Tea.Herb("lime", "FLOWER", null, 200.0, null, null, null);
-        var result = Tea.plan(new Tea.Request(250, null, List.of(herb), "water", null));
+        var herb = Tea.Herb.weighed("lime", "FLOWER", 200);
+        var result = Tea.plan(Tea.Recipe.drink(250, null, List.of(herb), "water", null));
         assertThat(result.findings()).extracting(Finding::code).contains("STRENGTH_IMPLAUSIBLE");
     }
 
     @Test
     public void aTeaHerbOfUnknownFormIsRefusedRatherThanGuessed() {
-        assertThatThrownBy(() -> new Tea.Herb("x", "BLOB", null, 1.0, null, null, null))
+        assertThatThrownBy(() -> Tea.Herb.weighed("x", "BLOB", 1))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining("form");
     }
 
     private static InfusedOil.Result oil(double moisture, boolean eaten) {
-        return InfusedOil.plan(new InfusedOil.Request(
+        return InfusedOil.plan(new InfusedOil.Recipe(
                 List.of(new InfusedOil.Herb("marigold", 100, Moisture.of(moisture - 0.01, moisture))),
                 7,
                 "olive oil",
                 18,
                 InfusedOil.Method.COLD,
-                eaten));
+                eaten,
+                0));
     }
 
     @Test
@@ -84,35 +111,35 @@ public class BenchTest {
 
     @Test
     public void aSalveFillsItsTins() {
-        var plan = Salve.plan(new Salve.Request(
-                        List.of(new Salve.Tin(30, 10)), Salve.Firmness.MEDIUM, "beeswax", 20, 0.05, null))
+        var plan = Salve.plan(
+                        Salve.Recipe.plain(List.of(new Salve.Tin(30, 10)), Salve.Firmness.MEDIUM, BEESWAX, 20, 0.05))
                 .plan();
         assertThat(plan.totalG()).isCloseTo(300 * 0.93 * 1.05, within(1e-9));
         assertThat(plan.waxG()).isCloseTo(plan.totalG() * 0.14, within(1e-9));
         assertThat(plan.waxG() + plan.oilG()).isCloseTo(plan.totalG(), within(1e-9));
-        var candelilla = Salve.plan(
-                new Salve.Request(List.of(new Salve.Tin(30, 10)), Salve.Firmness.MEDIUM, "Candelilla", 20, 0.05, null));
+        var candelilla = Salve.plan(Salve.Recipe.plain(
+                List.of(new Salve.Tin(30, 10)),
+                Salve.Firmness.MEDIUM,
+                new Wax("candelilla", 0.5, 0.005, ""),
+                20,
+                0.05));
         assertThat(candelilla.plan().waxFraction()).isCloseTo(0.07, within(1e-9));
     }
 
     @Test
     public void keepingCountsCalendarMonthsAndTheEarliestLimit() {
-        var salve = Keeping.reckon(new Keeping.Request(
+        var salve = Keeping.reckon(Keeping.Request.of(
                 Keeping.Form.SALVE,
                 LocalDate.of(2026, 1, 31),
-                null,
-                null,
                 List.of(new Keeping.Input("oil", LocalDate.of(2026, 5, 1)))));
         assertThat(salve.bestBefore()).isEqualTo(LocalDate.of(2026, 5, 1));
-        var leaf = Keeping.reckon(new Keeping.Request(
+        var leaf = Keeping.reckon(Keeping.Request.of(
                 Keeping.Form.LEAF,
                 LocalDate.of(2024, 2, 29),
-                null,
-                null,
                 List.of(new Keeping.Input("spirit", LocalDate.of(2024, 3, 1)))));
         assertThat(leaf.bestBefore()).isEqualTo(LocalDate.of(2025, 2, 28));
-        var opened =
-                Keeping.reckon(new Keeping.Request(Keeping.Form.TINCTURE, DAY, DAY.plusMonths(2), null, List.of()));
+        var opened = Keeping.reckon(new Keeping.Request(
+                Keeping.Form.TINCTURE, DAY, DAY.plusMonths(2), null, List.of(), null, Schools.USUAL));
         assertThat(opened.bestBefore()).isEqualTo(DAY.plusMonths(14));
     }
 
@@ -134,7 +161,7 @@ public class BenchTest {
 
     @Test
     public void fillAndCoverGivesRangesThatHoldEveryCorner() {
-        var f = OtherTinctures.fillAndCover(new OtherTinctures.FillAndCover(
+        var f = FillAndCover.plan(new FillAndCover.Recipe(
                         500, 0.8, Interval.of(0.1, 0.2), Strength.ofPercent(50), Moisture.of(0.7, 0.8)))
                 .plan();
         assertThat(f.herbG()).isEqualTo(Interval.of(40, 80));
@@ -147,7 +174,7 @@ public class BenchTest {
 
     @Test
     public void percolationScalesTheDripToTheBatch() {
-        var p = OtherTinctures.percolate(new OtherTinctures.Percolation(200, 5, Strength.ofPercent(60), 40));
+        var p = Percolation.plan(new Percolation.Recipe(200, 5, Strength.ofPercent(60), 40));
         assertThat(p.menstruumMl()).isEqualTo(Interval.of(1400, 1600));
         assertThat(p.moistenMl()).isEqualTo(Interval.of(100, 200));
         assertThat(p.firstFractionMl()).isEqualTo(750);
@@ -159,14 +186,16 @@ public class BenchTest {
 
     @Test
     public void joiningAndMixingConserveTheSpirit() {
-        var joined = OtherTinctures.joinTo(300, Strength.ofPercent(60), Strength.ofPercent(30));
-        var back = OtherTinctures.join(300, Strength.ofPercent(60), joined.decoctionMl());
+        var joined = TwoExtractions.joinTo(300, Strength.ofPercent(60), Strength.ofPercent(30));
+        var back = TwoExtractions.join(300, Strength.ofPercent(60), joined.decoctionMl());
         assertThat(back.strength().percent()).isCloseTo(30, within(1e-9));
-        var formula = OtherTinctures.formula(List.of(
-                new OtherTinctures.Part("a", 50, Strength.ofPercent(60), 0.2),
-                new OtherTinctures.Part("b", 50, Strength.ofPercent(25), null)));
+        var formula = Formula.mix(
+                List.of(
+                        Formula.Part.of("a", 50, Strength.ofPercent(60), Interval.exactly(0.2)),
+                        Formula.Part.of("b", 50, Strength.ofPercent(25), null)),
+                null);
         assertThat(formula.volumeMl()).isLessThan(100);
-        assertThat(formula.herbs().get(0).gPerMl()).isCloseTo(10 / formula.volumeMl(), within(1e-9));
+        assertThat(formula.herbs().get(0).gPerMl().mid()).isCloseTo(10 / formula.volumeMl(), within(1e-9));
         assertThat(formula.herbs().get(1).gPerMl()).isNull();
         assertThat(formula.findings()).extracting(Finding::code).contains("MAY_PRECIPITATE");
     }

@@ -148,4 +148,99 @@ public class SpiritTest {
                 .findFirst()
                 .orElse(Strength.NONE);
     }
+
+    private static double ethanolG(Blend.Result r, List<Blend.Bottle> shelf) {
+        return r.pours().stream()
+                .mapToDouble(p -> shelf.stream()
+                        .filter(b -> b.name().equals(p.name()))
+                        .mapToDouble(b -> p.massG() * EthanolWater.massFraction(b.strength()))
+                        .findFirst()
+                        .orElse(0))
+                .sum();
+    }
+
+    @Test
+    public void twoOpenBottlesMayMakeItWithoutWater() {
+        var shelf = List.of(
+                new Blend.Bottle("forty", Strength.ofPercent(40), 100, true),
+                new Blend.Bottle("sixty", Strength.ofPercent(60), 100, true));
+        var r = Blend.blend(Strength.ofPercent(50), 150, shelf);
+        Pour wanted = new Pour(150, Strength.ofPercent(50));
+        assertThat(r.pours()).extracting(Blend.NamedPour::name).containsExactly("forty", "sixty");
+        assertThat(r.pours().stream().mapToDouble(Blend.NamedPour::massG).sum())
+                .isCloseTo(wanted.massG(), within(1e-5));
+        assertThat(ethanolG(r, shelf)).isCloseTo(wanted.ethanolG(), within(1e-5));
+    }
+
+    @Test
+    public void aBottleGivesNoMoreThanItHolds() {
+        var shelf = List.of(
+                new Blend.Bottle("forty", Strength.ofPercent(40), 60, true),
+                new Blend.Bottle("sixty", Strength.ofPercent(60), 80, true),
+                new Blend.Bottle("ninety", Strength.ofPercent(90), 200, false));
+        for (int percent = 42; percent <= 86; percent += 4) {
+            var r = Blend.blend(Strength.ofPercent(percent), 180, shelf);
+            Pour wanted = new Pour(180, Strength.ofPercent(percent));
+            assertThat(ethanolG(r, shelf)).isCloseTo(wanted.ethanolG(), within(1e-4));
+            r.pours().stream()
+                    .filter(p -> !p.name().equals(Blend.WATER))
+                    .forEach(p -> assertThat(p.volumeMl())
+                            .isLessThanOrEqualTo(shelf.stream()
+                                            .filter(b -> b.name().equals(p.name()))
+                                            .findFirst()
+                                            .orElseThrow()
+                                            .availableMl()
+                                    * (1 + 1e-6)));
+        }
+    }
+
+    @Test
+    public void emptyBottlesAndWaterInABottleAreNotPoured() {
+        var r = Blend.blend(
+                Strength.ofPercent(40),
+                100,
+                List.of(
+                        new Blend.Bottle("gone", Strength.ofPercent(96), 0, true),
+                        new Blend.Bottle("still water", Strength.NONE, 500, true),
+                        new Blend.Bottle("spirit", Strength.ofPercent(96), 500, false)));
+        assertThat(r.pours()).extracting(Blend.NamedPour::name).containsExactly("spirit", "water");
+        assertThat(Blend.blend(
+                                Strength.ofPercent(40),
+                                100,
+                                java.util.Collections.nCopies(
+                                        16, new Blend.Bottle("one of many", Strength.ofPercent(96), 10, false)))
+                        .feasible())
+                .isTrue();
+    }
+
+    @Test
+    public void theEndsOfTheScaleCanBeRead() {
+        assertThat(EthanolWater.fromReading(100, 20).percent()).isCloseTo(100, within(1e-6));
+        assertThat(EthanolWater.fromReading(60, 0).percent()).isGreaterThan(60);
+        assertThat(EthanolWater.fromReading(60, 40).percent()).isLessThan(60);
+        assertThat(EthanolWater.fromReading(0, 20)).isEqualTo(Strength.NONE);
+    }
+
+    @Test
+    public void refusalsNameTheFieldOfTheCaller() {
+        assertThatThrownBy(() -> Spirits.mix(List.of()))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("pours");
+        assertThatThrownBy(() -> Spirits.mix(List.of(new Pour(0, Strength.ofPercent(40)))))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("pours");
+        assertThatThrownBy(() -> Spirits.diluteSpirit(Strength.ofPercent(60), Strength.ofPercent(40), -1))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("spiritMl");
+        assertThatThrownBy(() -> Spirits.diluteTo(Strength.ofPercent(60), Strength.ofPercent(40), -1))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("finalVolumeMl");
+        // Warm water is lighter than 0 at 20 °C shows, cold pure spirit heavier than 100.
+        assertThatThrownBy(() -> EthanolWater.fromReading(0, 30))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("no mixture");
+        assertThatThrownBy(() -> EthanolWater.fromReading(100, 10))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("no mixture");
+    }
 }

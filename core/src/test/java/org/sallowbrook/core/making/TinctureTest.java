@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.sallowbrook.core.making.spirit.Blend;
+import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -22,10 +23,10 @@ public class TinctureTest {
         return new Tincture.Herb("meadowsweet", "TOPS", massG, state, Moisture.of(low, high), null);
     }
 
-    private static Tincture.Request request(
+    private static Tincture.Recipe request(
             Tincture.Herb herb, double ratio, boolean waterCounts, Tincture.Basis basis, double percent) {
-        return new Tincture.Request(
-                List.of(herb), ratio, waterCounts, basis, Strength.ofPercent(percent), SHELF, null, null);
+        return new Tincture.Recipe(
+                List.of(herb), ratio, waterCounts, basis, Strength.ofPercent(percent), SHELF, null, Retention.PRESSED);
     }
 
     @Test
@@ -110,8 +111,15 @@ public class TinctureTest {
 
     @Test
     public void nonsenseIsRefusedWithEveryFieldNamed() {
-        assertThatThrownBy(() -> new Tincture.Request(
-                        List.of(), Double.NaN, false, Tincture.Basis.FINAL, Strength.NONE, List.of(), -1.0, null))
+        assertThatThrownBy(() -> new Tincture.Recipe(
+                        List.of(),
+                        Double.NaN,
+                        false,
+                        Tincture.Basis.FINAL,
+                        Strength.NONE,
+                        List.of(),
+                        -1.0,
+                        Retention.PRESSED))
                 .isInstanceOfSatisfying(
                         InvalidInput.class,
                         e -> assertThat(e.violations())

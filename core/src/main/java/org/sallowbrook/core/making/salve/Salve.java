@@ -2,9 +2,8 @@ package org.sallowbrook.core.making.salve;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
@@ -18,14 +17,11 @@ public final class Salve {
     public static final double USUAL_G_PER_ML = 0.93;
     static final double MEANT_AT_C = 20;
 
-    /** Share of wax more per °C of storage above 20 °C: one step of firmness (0.04-0.07) for about 10 °C. */
-    static final double WAX_PER_DEGREE = 0.005;
+    /** A salve with nothing but butter for its oil needs this much less beeswax: a working figure of this tool. */
+    private static final double BUTTER_FOR_WAX = 0.05;
 
     private static final double LEAST_WAX = 0.02;
     private static final double MOST_WAX = 0.50;
-
-    /** Factor on beeswax, by name. */
-    private static final Map<String, Double> WAXES = Map.of("BEESWAX", 1.0, "CANDELILLA", 0.5, "CARNAUBA", 0.4);
 
     public enum Firmness {
         SOFT(0.10),
@@ -43,74 +39,103 @@ public final class Salve {
     public record Tin(double capacityMl, int count) {
         public Tin {
             Checks.begin()
-                    .positive("capacityMl", capacityMl)
+                    .range("capacityMl", capacityMl, 1, 20_000)
                     .that(count >= 1 && count <= 10_000, "count", "must be from 1 to 10000")
                     .done();
         }
     }
 
     /**
-     * @param wax beeswax, candelilla or carnauba
      * @param storageTemperatureC -20..40
      * @param wasteFraction left in pan and on spoon, 0..0.5
      * @param densityGPerMl null for 0.93
+     * @param butterFraction of everything that is neither wax, resin nor essential oil, 0..0.8
+     * @param resinFraction of the whole, 0..0.2
+     * @param essentialOilG in all
+     * @param youngestAgeYears of whoever it is for
+     * @param trials cold spoons of the household
      */
-    public record Request(
+    public record Recipe(
             List<Tin> tins,
             Firmness firmness,
-            String wax,
+            Wax wax,
             double storageTemperatureC,
             double wasteFraction,
-            @Nullable Double densityGPerMl) {
-        public Request {
+            @Nullable Double densityGPerMl,
+            double butterFraction,
+            double resinFraction,
+            double essentialOilG,
+            double youngestAgeYears,
+            List<ColdSpoon.Trial> trials) {
+        public Recipe {
             Checks checks = Checks.begin()
                     .that(!tins.isEmpty(), "tins", "must hold at least one")
-                    .that(
-                            WAXES.containsKey(wax.toUpperCase(Locale.ROOT)),
-                            "wax",
-                            "must be beeswax, candelilla or carnauba")
                     .range("storageTemperatureC", storageTemperatureC, -20, 40)
-                    .range("wasteFraction", wasteFraction, 0, 0.5);
+                    .range("wasteFraction", wasteFraction, 0, 0.5)
+                    .range("butterFraction", butterFraction, 0, 0.8)
+                    .range("resinFraction", resinFraction, 0, 0.2)
+                    .notNegative("essentialOilG", essentialOilG)
+                    .range("youngestAgeYears", youngestAgeYears, 0, 130);
             if (densityGPerMl != null) {
                 checks.range("densityGPerMl", densityGPerMl, 0.5, 1.5);
             }
             checks.done();
             tins = List.copyOf(tins);
+            trials = List.copyOf(trials);
+        }
+
+        /** Oil and wax only, for grown-ups. */
+        public static Recipe plain(
+                List<Tin> tins, Firmness firmness, Wax wax, double storageTemperatureC, double wasteFraction) {
+            return new Recipe(tins, firmness, wax, storageTemperatureC, wasteFraction, null, 0, 0, 0, 18, List.of());
         }
     }
 
-    public record Plan(double totalG, double waxG, double oilG, double waxFraction) {}
+    public record Plan(
+            double totalG,
+            double waxG,
+            double oilG,
+            double butterG,
+            double resinG,
+            double essentialOilG,
+            double waxFraction) {}
 
-    public record Result(Plan plan, List<Finding> findings, List<String> because) {}
+    public record Result(@Nullable Plan plan, List<Finding> findings, List<String> because) {
+        public boolean feasible() {
+            return plan != null;
+        }
+    }
 
     private Salve() {}
 
-    public static Result plan(Request request) {
-        double density = request.densityGPerMl() == null ? USUAL_G_PER_ML : request.densityGPerMl();
-        double volume = request.tins().stream()
-                .mapToDouble(t -> t.capacityMl() * t.count())
-                .sum();
-        double total = volume * density * (1 + request.wasteFraction());
-        List<String> because = new ArrayList<>();
-        because.add(Words.millilitres(volume) + " of tins x " + Words.figure(density) + " g/mL + "
-                + Words.percent(request.wasteFraction()) + " left in the pan: " + Words.grams(total) + ".");
+    public static Result plan(Recipe recipe) {
         List<Finding> findings = new ArrayList<>();
-        double factor = WAXES.get(request.wax().toUpperCase(Locale.ROOT));
-        double fraction =
-                request.firmness().beeswaxFraction + WAX_PER_DEGREE * (request.storageTemperatureC() - MEANT_AT_C);
-        fraction *= factor;
-        if (fraction < LEAST_WAX || fraction > MOST_WAX) {
-            double bounded = fraction < LEAST_WAX ? LEAST_WAX : MOST_WAX;
-            findings.add(Finding.warn(
-                    "WAX_AT_LIMIT",
-                    "The rule would give " + Words.percent(fraction) + " wax; " + Words.percent(bounded)
-                            + " is the limit of what sets as a salve, and was used.",
-                    "Make a little and try it on a cold spoon."));
-            fraction = bounded;
+        Because because = new Because();
+        double total = total(recipe, because);
+        double waxFraction = waxFraction(recipe, findings, because);
+        double wax = total * waxFraction;
+        because.equation("Wax", Words.exact(total, "g") + " × " + Words.exact(waxFraction), wax, "g");
+        double resin = total * recipe.resinFraction();
+        double butter = (total - wax - resin - recipe.essentialOilG()) * recipe.butterFraction();
+        double oil = total - wax - resin - recipe.essentialOilG() - butter;
+        because.equation(
+                "Oil",
+                Words.exact(total, "g") + " − " + Words.exact(wax, "g")
+                        + (resin > 0 ? " − " + Words.exact(resin, "g") : "")
+                        + (recipe.essentialOilG() > 0 ? " − " + Words.exact(recipe.essentialOilG(), "g") : "")
+                        + (butter > 0 ? " − " + Words.exact(butter, "g") : ""),
+                oil,
+                "g");
+        if (recipe.essentialOilG() > 0) {
+            EssentialOil.Limit limit = EssentialOil.check(total, recipe.essentialOilG(), recipe.youngestAgeYears());
+            findings.addAll(limit.findings());
+            because.addAll(limit.because());
         }
-        because.add(Words.percent(fraction) + " wax for "
-                + request.firmness().name().toLowerCase(Locale.ROOT) + " at "
-                + Words.figure(request.storageTemperatureC()) + " °C: " + Words.grams(total * fraction) + ".");
+        if (!(oil > 0)) {
+            findings.add(Finding.stop(
+                    "NO_ROOM_FOR_OIL", "Nothing is left for the oil.", "Use less of the rest, or larger tins."));
+            return new Result(null, findings, because.lines());
+        }
         findings.add(Finding.note(
                 "HOT_WAX",
                 "Hot oil and wax burn, and catch fire over a flame.",
@@ -118,7 +143,66 @@ public final class Salve {
         findings.add(Finding.note(
                 "COLD_SPOON",
                 "Wax and oils differ from lot to lot.",
-                "Set a drop on a cold spoon before pouring; add oil or wax until it is right."));
-        return new Result(new Plan(total, total * fraction, total * (1 - fraction), fraction), findings, because);
+                "Set a drop on a cold spoon before pouring; add oil or wax until it is right, and record it."));
+        return new Result(
+                new Plan(total, wax, oil, butter, resin, recipe.essentialOilG(), waxFraction),
+                findings,
+                because.lines());
+    }
+
+    private static double total(Recipe recipe, Because because) {
+        double density = recipe.densityGPerMl() == null ? USUAL_G_PER_ML : recipe.densityGPerMl();
+        double volume = recipe.tins().stream()
+                .mapToDouble(t -> t.capacityMl() * t.count())
+                .sum();
+        double total = volume * density * (1 + recipe.wasteFraction());
+        because.equation(
+                "Tins",
+                String.join(
+                        " + ",
+                        recipe.tins().stream()
+                                .map(t -> t.count() + " × " + Words.exact(t.capacityMl(), "mL"))
+                                .toList()),
+                volume,
+                "mL");
+        because.equation(
+                "To make, with what stays in the pan",
+                Words.exact(volume, "mL") + " × " + Words.exact(density, "g/mL") + " × (1 + "
+                        + Words.exact(recipe.wasteFraction()) + ")",
+                total,
+                "g");
+        return total;
+    }
+
+    private static double waxFraction(Recipe recipe, List<Finding> findings, Because because) {
+        Wax wax = recipe.wax();
+        double warmer = recipe.storageTemperatureC() - MEANT_AT_C;
+        double learned = ColdSpoon.correction(recipe.trials());
+        double stiffens = BUTTER_FOR_WAX * recipe.butterFraction();
+        double fraction =
+                (recipe.firmness().beeswaxFraction + wax.slopePerC() * warmer + learned - stiffens) * wax.factor();
+        because.equation(
+                "Share of " + wax.name() + " for " + Words.lower(recipe.firmness()) + " at "
+                        + Words.figure(recipe.storageTemperatureC()) + " °C",
+                "(" + Words.exact(recipe.firmness().beeswaxFraction) + " + " + Words.exact(wax.slopePerC()) + " × ("
+                        + Words.exact(recipe.storageTemperatureC()) + " − " + Words.exact(MEANT_AT_C) + ")"
+                        + (learned != 0 ? " + (" + Words.exact(learned) + ")" : "")
+                        + (stiffens > 0 ? " − " + Words.exact(stiffens) : "") + ") × " + Words.exact(wax.factor()),
+                fraction,
+                Because.SHARE);
+        if (!recipe.trials().isEmpty()) {
+            because.say("The household's " + recipe.trials().size() + " cold spoons moved the rule by "
+                    + Words.figure(learned * 100) + " % of beeswax.");
+        }
+        if (fraction < LEAST_WAX || fraction > MOST_WAX) {
+            double bounded = fraction < LEAST_WAX ? LEAST_WAX : MOST_WAX;
+            findings.add(Finding.warn(
+                    "WAX_AT_LIMIT",
+                    "The rule would give " + Words.percent(fraction) + " wax; " + Words.percent(bounded)
+                            + " is the limit of what sets as a salve, and was used.",
+                    "Make a little and try it on a cold spoon."));
+            return bounded;
+        }
+        return fraction;
     }
 }

@@ -1,9 +1,12 @@
 package org.sallowbrook.core.making.spirit;
 
+import java.util.List;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
 
 /**
  * Density of ethanol-water mixtures and what follows from it.
@@ -92,28 +95,29 @@ public final class EthanolWater {
                 .range("massFraction", massFraction, 0, 1)
                 .range("temperatureC", celsius, -20, 40)
                 .done();
-        double dt = celsius - 20;
-        double rho = A[0];
-        double power = 1;
-        for (int k = 1; k < A.length; k++) {
-            power *= massFraction;
-            rho += A[k] * power;
-        }
-        power = 1;
-        for (double b : B) {
-            power *= dt;
-            rho += b * power;
-        }
-        double dtPower = 1;
-        for (double[] row : C) {
-            dtPower *= dt;
-            power = 1;
-            for (double c : row) {
-                power *= massFraction;
-                rho += c * power * dtPower;
+        return rho(massFraction, celsius - 20);
+    }
+
+    /** The formula itself, unchecked; dt = t - 20. Nested multiplication. */
+    private static double rho(double p, double dt) {
+        double rho = nested(A, p);
+        if (dt != 0) {
+            double warmth = nested(B, dt) * dt;
+            double joint = 0;
+            for (int i = C.length - 1; i >= 0; i--) {
+                joint = (joint + nested(C[i], p) * p) * dt;
             }
+            rho += warmth + joint;
         }
         return rho;
+    }
+
+    private static double nested(double[] coefficients, double x) {
+        double sum = 0;
+        for (int k = coefficients.length - 1; k >= 0; k--) {
+            sum = sum * x + coefficients[k];
+        }
+        return sum;
     }
 
     /** Density at 20 °C in g/mL. */
@@ -139,7 +143,7 @@ public final class EthanolWater {
         if (q == 0 || q == 1) {
             return q;
         }
-        return solve(p -> p * density(p, 20) / PURE_ETHANOL_20 - q);
+        return solve(p -> p * rho(p, 0) / PURE_ETHANOL_20 - q);
     }
 
     /**
@@ -169,7 +173,23 @@ public final class EthanolWater {
         if (Math.abs(atNone) <= 1e-9) {
             return Strength.NONE;
         }
-        return strength(solve(p -> density(p, celsius) - wanted));
+        return strength(solve(p -> rho(p, celsius - 20) - wanted));
+    }
+
+    /** How a reading becomes a strength. */
+    public static List<String> because(double readingPercent, double celsius, Strength strength) {
+        double read = gramsPerMl(massFraction(new Strength(readingPercent / 100)));
+        Because because = new Because();
+        because.say("The alcoholmeter's " + Words.figure(readingPercent) + " stands for " + Words.exact(read, "g/mL")
+                + " at 20 °C (OIML R 22).");
+        because.equation(
+                "Density at " + Words.figure(celsius) + " °C, its glass having changed with the warmth",
+                Words.exact(read, "g/mL") + " / (1 + 0.000025 × (" + Words.exact(celsius) + " − 20))",
+                read / (1 + GLASS_EXPANSION * (celsius - 20)),
+                "g/mL");
+        because.say("At that temperature so dense a mixture is " + Words.percent(strength.fraction())
+                + " by volume (OIML R 22).");
+        return because.lines();
     }
 
     private static double solve(UnivariateFunction f) {

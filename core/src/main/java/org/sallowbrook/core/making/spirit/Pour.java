@@ -18,7 +18,8 @@ public record Pour(double volumeMl, Strength strength) {
         return volumeMl * EthanolWater.gramsPerMl(strength);
     }
 
-    double ethanolG() {
-        return massG() * EthanolWater.massFraction(strength);
+    public double ethanolG() {
+        double p = EthanolWater.massFraction(strength);
+        return volumeMl * EthanolWater.gramsPerMl(p) * p;
     }
 }

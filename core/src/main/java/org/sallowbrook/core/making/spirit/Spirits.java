@@ -2,6 +2,7 @@ package org.sallowbrook.core.making.spirit;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Strength;
@@ -31,8 +32,10 @@ public final class Spirits {
         double ethanol = 0;
         double volume = 0;
         for (Pour pour : pours) {
-            mass += pour.massG();
-            ethanol += pour.ethanolG();
+            double p = EthanolWater.massFraction(pour.strength());
+            double g = pour.volumeMl() * EthanolWater.gramsPerMl(p);
+            mass += g;
+            ethanol += g * p;
             volume += pour.volumeMl();
         }
         Checks.begin()
@@ -74,6 +77,83 @@ public final class Spirits {
                     "Keep it away from flame and hot plates."));
         }
         return findings;
+    }
+
+    /** The mass and the ethanol of a pour, from its volume, strength and the densities of OIML R 22 at 20 °C. */
+    public static List<String> because(String name, Pour pour) {
+        double fraction = EthanolWater.massFraction(pour.strength());
+        double density = EthanolWater.gramsPerMl(fraction);
+        double mass = pour.volumeMl() * density;
+        Because because = new Because();
+        because.say(Words.percent(pour.strength().fraction()) + " by volume weighs " + Words.exact(density, "g/mL")
+                + " at 20 °C, and " + Words.exact(fraction) + " of its mass is ethanol (OIML R 22).");
+        because.equation(
+                "Mass of " + name,
+                Words.exact(pour.volumeMl(), "mL") + " × " + Words.exact(density, "g/mL"),
+                mass,
+                "g");
+        because.equation(
+                "Ethanol in " + name, Words.exact(mass, "g") + " × " + Words.exact(fraction), mass * fraction, "g");
+        return because.lines();
+    }
+
+    /** Expression of a strength: ethanol by its own density over the whole volume. */
+    public static String strengthOf(double ethanolG, double volumeMl) {
+        return Words.exact(ethanolG, "g") + " / " + Words.exact(EthanolWater.gramsPerMl(1.0), "g/mL") + " / "
+                + Words.exact(volumeMl, "mL");
+    }
+
+    /** How a mixture comes about: masses added, then back to volume and strength. */
+    public static List<String> because(List<Pour> pours, Mixture mixture) {
+        Because because = new Because();
+        List<String> masses = new ArrayList<>();
+        List<String> ethanol = new ArrayList<>();
+        double ethanolG = 0;
+        for (int i = 0; i < pours.size(); i++) {
+            Pour pour = pours.get(i);
+            because.addAll(because("pour " + (i + 1), pour));
+            masses.add(Words.exact(pour.massG(), "g"));
+            ethanol.add(Words.exact(pour.ethanolG(), "g"));
+            ethanolG += pour.ethanolG();
+        }
+        because.equation("Mass", String.join(" + ", masses), mixture.massG(), "g");
+        because.equation("Ethanol", String.join(" + ", ethanol), ethanolG, "g");
+        double density = mixture.massG() / mixture.volumeMl();
+        because.say("Such a mixture weighs " + Words.exact(density, "g/mL") + " at 20 °C (OIML R 22).");
+        because.equation(
+                "Volume",
+                Words.exact(mixture.massG(), "g") + " / " + Words.exact(density, "g/mL"),
+                mixture.volumeMl(),
+                "mL");
+        because.equation(
+                "Strength",
+                strengthOf(ethanolG, mixture.volumeMl()),
+                mixture.strength().fraction(),
+                Because.SHARE);
+        return because.lines();
+    }
+
+    /** How a dilution comes about: the ethanol stays, only water is added. */
+    public static List<String> because(Strength from, Strength to, Dilution d) {
+        double strong = EthanolWater.massFraction(from);
+        double weak = EthanolWater.massFraction(to);
+        Because because = new Because();
+        because.addAll(because("spirit", new Pour(d.spiritMl(), from)));
+        because.say(
+                Words.percent(to.fraction()) + " by volume is " + Words.exact(weak) + " ethanol by mass (OIML R 22).");
+        because.equation(
+                "Water by weight",
+                Words.exact(d.spiritG(), "g") + " × " + Words.exact(strong) + " / " + Words.exact(weak) + " − "
+                        + Words.exact(d.spiritG(), "g"),
+                d.waterG(),
+                "g");
+        because.equation(
+                "Volume",
+                "(" + Words.exact(d.spiritG(), "g") + " + " + Words.exact(d.waterG(), "g") + ") / "
+                        + Words.exact(EthanolWater.gramsPerMl(to), "g/mL"),
+                d.finalVolumeMl(),
+                "mL");
+        return because.lines();
     }
 
     private static Dilution dilution(Strength from, Strength to, double spiritG, double waterG) {

@@ -1,11 +1,16 @@
 package org.sallowbrook.core.making.tea;
 
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon.Constituent;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
@@ -19,13 +24,7 @@ public final class Tea {
 
     static final Interval ABSORBED_ML_PER_G = Interval.of(2, 3);
     static final Interval BOIL_OFF_ML_PER_MIN = Interval.of(4, 8);
-    static final double TEASPOON_ML = 5;
-    static final double TABLESPOON_ML = 15;
-    static final double CUP_ML = 250;
 
-    private static final double LEAST_STRENGTH = 1.0 / 200;
-
-    private static final double MOST_STRENGTH = 1.0 / 5;
     private static final double CONTRADICTS = 0.10;
 
     public enum Method {
@@ -39,87 +38,157 @@ public final class Tea {
         Method(double usualMinutes) {
             this.usualMinutes = usualMinutes;
         }
+
+        /** Usual minutes; a school of steeping changes those of an infusion only. */
+        double minutes(Schools schools) {
+            if (this != INFUSION) {
+                return usualMinutes;
+            }
+            return switch (schools.of(Question.STEEPING)) {
+                case STEEP_SHORT -> 5;
+                case STEEP_LONG -> 15;
+                default -> usualMinutes;
+            };
+        }
     }
 
+    /** What it is for, with the strengths (g of herb per mL) between which it is plausible: working limits of this tool. */
+    public enum Purpose {
+        DRINK(1.0 / 200, 1.0 / 5, "teas lie between 1:5 and 1:200"),
+        GARGLE(1.0 / 100, 1.0 / 5, "gargles lie between 1:5 and 1:100"),
+        WASH(1.0 / 100, 1.0 / 5, "washes and compresses lie between 1:5 and 1:100"),
+        BATH(1.0 / 4000, 1.0 / 200, "baths lie between 1:200 and 1:4000");
+
+        private final double least;
+        private final double most;
+        private final String words;
+
+        Purpose(double least, double most, String words) {
+            this.least = least;
+            this.most = most;
+            this.words = words;
+        }
+    }
+
+    /** Household measures; the volume of one in mL, none where it holds no volume. */
     public enum Unit {
-        G,
-        TEASPOON,
-        TABLESPOON,
-        CUP,
-        HANDFUL
+        G(0),
+        TEASPOON(5),
+        HEAPED_TEASPOON(5),
+        TABLESPOON(15),
+        CUP(250),
+        HANDFUL(0),
+        LEAF(0),
+        BUNDLE(0);
+
+        /** A heaped spoon holds half as much again to two and a half times a level one: a working range of this tool. */
+        private static final Interval HEAP = Interval.of(1.5, 2.5);
+
+        private final double ml;
+
+        Unit(double ml) {
+            this.ml = ml;
+        }
+
+        boolean hasVolume() {
+            return ml > 0;
+        }
+
+        Interval volumeMl() {
+            return this == HEAPED_TEASPOON ? HEAP.times(ml) : Interval.exactly(ml);
+        }
     }
 
-    /** The usual method for a part: soft parts are infused, tough ones simmered. */
-    private static final Map<String, Method> BY_FORM = Map.ofEntries(
-            Map.entry("LEAF", Method.INFUSION),
-            Map.entry("FLOWER", Method.INFUSION),
-            Map.entry("HERB", Method.INFUSION),
-            Map.entry("TOPS", Method.INFUSION),
-            Map.entry("POWDER", Method.INFUSION),
-            Map.entry("ROOT", Method.DECOCTION),
-            Map.entry("RHIZOME", Method.DECOCTION),
-            Map.entry("BARK", Method.DECOCTION),
-            Map.entry("WOOD", Method.DECOCTION),
-            Map.entry("FRUIT", Method.DECOCTION),
-            Map.entry("SEED", Method.INFUSION),
-            Map.entry("MUCILAGE", Method.COLD_MACERATION));
-
-    public record Measure(double amount, Unit unit) {
+    /**
+     * So many of a measure.
+     *
+     * @param gPerUnit what one of it weighs of this lot, weighed once by the household; null when never weighed
+     */
+    public record Measure(
+            double amount, Unit unit, @Nullable Double gPerUnit) {
         public Measure {
-            Checks.begin().positive("measure.amount", amount).done();
+            Checks checks = Checks.begin().positive("measure.amount", amount);
+            if (gPerUnit != null) {
+                checks.positive("measure.gPerUnit", gPerUnit);
+            }
+            checks.done();
+        }
+
+        public static Measure of(double amount, Unit unit) {
+            return new Measure(amount, unit, null);
         }
     }
 
     /**
      * @param form part or form, such as LEAF, FLOWER, ROOT, BARK; null when the method is given
      * @param measure or massG, not both; with neither, the herb takes an equal part of the wanted strength
+     * @param bulkDensityGPerMl of the lot, or the card's range; null when unknown
      * @param minutes steeping or simmering; null for the method's usual
      */
     public record Herb(
             String name,
             @Nullable String form,
+            MethodChoice.Cut cut,
+            Set<Constituent> constituents,
             @Nullable Measure measure,
             @Nullable Double massG,
-            @Nullable Double bulkDensityGPerMl,
+            @Nullable Interval bulkDensityGPerMl,
             @Nullable Method method,
             @Nullable Double minutes) {
         public Herb {
+            constituents = Set.copyOf(constituents);
             Checks checks = Checks.begin()
                     .that(measure == null || massG == null, "measure", "and massG must not both be given");
             if (massG != null) {
                 checks.positive("massG", massG);
             }
             if (bulkDensityGPerMl != null) {
-                checks.positive("bulkDensityGPerMl", bulkDensityGPerMl);
+                checks.positive("bulkDensityGPerMl", bulkDensityGPerMl.low())
+                        .range("bulkDensityGPerMl", bulkDensityGPerMl.high(), 0, 2);
             }
             if (minutes != null) {
                 checks.range("minutes", minutes, 0, 24 * 60);
             }
-            if (measure != null && measure.unit() != Unit.G) {
-                checks.that(bulkDensityGPerMl != null, "bulkDensityGPerMl", "is needed to turn a measure into grams");
+            if (measure != null && measure.unit() != Unit.G && measure.gPerUnit() == null) {
                 checks.that(
-                        measure.unit() != Unit.HANDFUL, "measure.unit", "a handful must be weighed once: give massG");
+                        measure.unit().hasVolume(),
+                        "measure.unit",
+                        "a " + Words.lower(measure.unit()) + " must be weighed once: give gPerUnit or massG");
+                checks.that(
+                        bulkDensityGPerMl != null || !measure.unit().hasVolume(),
+                        "bulkDensityGPerMl",
+                        "or measure.gPerUnit is needed to turn a measure into grams");
             }
             if (method == null) {
                 checks.that(
-                        form != null && BY_FORM.containsKey(form.toUpperCase(Locale.ROOT)),
+                        form != null && MethodChoice.knows(form),
                         "form",
-                        "must be one of " + BY_FORM.keySet().stream().sorted().toList() + ", or give the method");
+                        "must be one of " + MethodChoice.forms() + ", or give the method");
             }
             checks.done();
         }
+
+        /** A weighed herb of a known form, by its usual method. */
+        public static Herb weighed(String name, String form, double massG) {
+            return new Herb(name, form, MethodChoice.Cut.CUT, Set.of(), null, massG, null, null, null);
+        }
     }
 
-    /** @param boilOffMlPerMin measured on this pan; null for the general range */
-    public record Request(
+    /**
+     * @param strengthGPerL null when the herbs' masses say it
+     * @param boilOffMlPerMin measured on this pan; null for the general range
+     */
+    public record Recipe(
             double wantedMl,
             @Nullable Double strengthGPerL,
             List<Herb> herbs,
             String liquid,
-            @Nullable Double boilOffMlPerMin) {
-        public Request {
+            @Nullable Double boilOffMlPerMin,
+            Purpose purpose,
+            Schools schools) {
+        public Recipe {
             Checks checks = Checks.begin()
-                    .range("wantedMl", wantedMl, 1, 100_000)
+                    .range("wantedMl", wantedMl, 1, 400_000)
                     .that(!herbs.isEmpty(), "herbs", "must name at least one herb");
             if (strengthGPerL != null) {
                 checks.positive("strengthGPerL", strengthGPerL);
@@ -137,15 +206,29 @@ public final class Tea {
             checks.done();
             herbs = List.copyOf(herbs);
         }
+
+        /** A drink by the usual schools. */
+        public static Recipe drink(
+                double wantedMl,
+                @Nullable Double strengthGPerL,
+                List<Herb> herbs,
+                String liquid,
+                @Nullable Double boilOffMlPerMin) {
+            return new Recipe(wantedMl, strengthGPerL, herbs, liquid, boilOffMlPerMin, Purpose.DRINK, Schools.USUAL);
+        }
     }
 
-    /** @param teaspoons level, of 5 mL; null without a bulk density */
+    /**
+     * @param massG to weigh: the middle where measures leave a range
+     * @param teaspoons level, of 5 mL; null without a bulk density
+     */
     public record HerbPlan(
             String name,
             double massG,
+            Interval massRangeG,
             Method method,
             double minutes,
-            @Nullable Double teaspoons) {}
+            @Nullable Interval teaspoons) {}
 
     /** @param minute from the moment the water boils, or goes on cold */
     public record Step(double minute, String action, String herb) {}
@@ -155,104 +238,170 @@ public final class Tea {
 
     public record Result(Plan plan, List<Finding> findings, List<String> because) {}
 
+    /** Until when a water preparation is drunk. */
+    public record Keeps(LocalDateTime inTheRoomUntil, LocalDateTime coldUntil) {}
+
     private Tea() {}
 
-    public static Result plan(Request request) {
+    /**
+     * 8 hours in the room, 24 cold, from when it leaves the heat. A long warm infusion has stood warm already: at once or
+     * cold. A cold macerate's clock starts when the water goes on; it steeps cold and is drunk the same day.
+     *
+     * @param from when it left the heat, or, of a cold macerate, when the water went on
+     */
+    public static Keeps keeps(Method method, LocalDateTime from) {
+        return switch (method) {
+            case INFUSION, DECOCTION -> new Keeps(from.plusHours(8), from.plusHours(24));
+            case LONG_INFUSION -> new Keeps(from, from.plusHours(24));
+            case COLD_MACERATION ->
+                new Keeps(from, from.toLocalDate().plusDays(1).atStartOfDay());
+        };
+    }
+
+    public static Result plan(Recipe recipe) {
         List<Finding> findings = new ArrayList<>();
-        List<String> because = new ArrayList<>();
-        List<HerbPlan> herbs = herbs(request, because);
-        double herbG = herbs.stream().mapToDouble(HerbPlan::massG).sum();
+        Because because = new Because();
+        List<HerbPlan> herbs = herbs(recipe, because);
+        Interval herbG = herbs.stream()
+                .map(HerbPlan::massRangeG)
+                .reduce(Interval.exactly(0), (a, b) -> Interval.of(a.low() + b.low(), a.high() + b.high()));
         double uncovered = herbs.stream()
                 .filter(h -> h.method() == Method.DECOCTION)
                 .mapToDouble(HerbPlan::minutes)
                 .max()
                 .orElse(0);
         Interval boilOff =
-                request.boilOffMlPerMin() == null ? BOIL_OFF_ML_PER_MIN : Interval.exactly(request.boilOffMlPerMin());
+                recipe.boilOffMlPerMin() == null ? BOIL_OFF_ML_PER_MIN : Interval.exactly(recipe.boilOffMlPerMin());
         Interval water = Interval.of(
-                request.wantedMl() + herbG * ABSORBED_ML_PER_G.low() + uncovered * boilOff.low(),
-                request.wantedMl() + herbG * ABSORBED_ML_PER_G.high() + uncovered * boilOff.high());
-        because.add(Words.millilitres(request.wantedMl()) + " wanted, "
-                + Words.range(ABSORBED_ML_PER_G.times(herbG), "mL") + " stays in the herb"
-                + (uncovered > 0
-                        ? ", " + Words.range(boilOff.times(uncovered), "mL") + " boils off in "
-                                + Words.figure(uncovered) + " min"
-                        : "")
-                + ": heat " + Words.millilitres(water.mid()) + ".");
-        judge(request, herbG, findings);
+                recipe.wantedMl() + herbG.low() * ABSORBED_ML_PER_G.low() + uncovered * boilOff.low(),
+                recipe.wantedMl() + herbG.high() * ABSORBED_ML_PER_G.high() + uncovered * boilOff.high());
+        because.equation(
+                "Water to put on",
+                water(recipe, herbG.low(), ABSORBED_ML_PER_G.low(), uncovered, boilOff.low()),
+                water(recipe, herbG.high(), ABSORBED_ML_PER_G.high(), uncovered, boilOff.high()),
+                water,
+                "mL");
+        because.equation(
+                "The middle of it",
+                "(" + Words.exact(water.low(), "mL") + " + " + Words.exact(water.high(), "mL") + ") / 2",
+                water.mid(),
+                "mL");
+        judge(recipe, herbG, findings, because);
         List<Step> timeline = timeline(herbs);
         double ready = timeline.get(timeline.size() - 1).minute();
-        return new Result(new Plan(water.mid(), water, herbs, timeline, ready), findings, because);
+        return new Result(new Plan(water.mid(), water, herbs, timeline, ready), findings, because.lines());
     }
 
-    private static List<HerbPlan> herbs(Request request, List<String> because) {
+    private static String water(Recipe recipe, double herbG, double absorbed, double minutes, double boilOff) {
+        return Words.exact(recipe.wantedMl(), "mL") + " + " + Words.exact(herbG, "g") + " × "
+                + Words.exact(absorbed, "mL/g")
+                + (minutes > 0 ? " + " + Words.exact(minutes, "min") + " × " + Words.exact(boilOff, "mL/min") : "");
+    }
+
+    private static List<HerbPlan> herbs(Recipe recipe, Because because) {
+        School tough = recipe.schools().of(Question.TOUGH_TEA);
         List<HerbPlan> plans = new ArrayList<>();
-        for (Herb herb : request.herbs()) {
+        for (Herb herb : recipe.herbs()) {
             Method method = herb.method();
             if (method == null) {
-                method = BY_FORM.get(herb.form().toUpperCase(Locale.ROOT));
-                because.add(herb.name() + ": " + reason(method, herb.form().toLowerCase(Locale.ROOT)));
+                MethodChoice choice =
+                        MethodChoice.derive(String.valueOf(herb.form()), herb.cut(), herb.constituents(), tough);
+                method = choice.method();
+                because.say(herb.name() + ": " + choice.reason());
             }
-            double massG = massG(herb, request);
-            Double bulk = herb.bulkDensityGPerMl();
+            Interval mass = massG(herb, recipe, because);
+            Interval bulk = herb.bulkDensityGPerMl();
             plans.add(new HerbPlan(
                     herb.name(),
-                    massG,
+                    mass.mid(),
+                    mass,
                     method,
-                    herb.minutes() == null ? method.usualMinutes : herb.minutes(),
-                    bulk == null ? null : massG / (bulk * TEASPOON_ML)));
+                    herb.minutes() == null ? method.minutes(recipe.schools()) : herb.minutes(),
+                    bulk == null
+                            ? null
+                            : Interval.of(
+                                    mass.mid() / (bulk.high() * Unit.TEASPOON.ml),
+                                    mass.mid() / (bulk.low() * Unit.TEASPOON.ml))));
         }
         return plans;
     }
 
-    private static String reason(Method method, String form) {
-        return switch (method) {
-            case INFUSION -> form + " gives up what it has to hot water; steep it covered.";
-            case DECOCTION -> form + " is tough and must be simmered.";
-            case LONG_INFUSION -> form + " is steeped long and warm.";
-            case COLD_MACERATION -> "mucilage comes out in cold water, and heat spoils it.";
-        };
-    }
-
-    private static double massG(Herb herb, Request request) {
+    private static Interval massG(Herb herb, Recipe recipe, Because because) {
         if (herb.massG() != null) {
-            return herb.massG();
+            return Interval.exactly(herb.massG());
         }
         Measure measure = herb.measure();
         if (measure == null) {
-            return request.strengthGPerL()
-                    * request.wantedMl()
-                    / 1000
-                    / request.herbs().size();
+            Double strength = java.util.Objects.requireNonNull(recipe.strengthGPerL());
+            double mass = strength * recipe.wantedMl() / 1000 / recipe.herbs().size();
+            because.equation(
+                    herb.name(),
+                    Words.exact(strength) + " × " + Words.exact(recipe.wantedMl(), "mL") + " / 1000 / "
+                            + recipe.herbs().size(),
+                    mass,
+                    "g");
+            return Interval.exactly(mass);
         }
-        return switch (measure.unit()) {
-            case G -> measure.amount();
-            case TEASPOON -> measure.amount() * TEASPOON_ML * herb.bulkDensityGPerMl();
-            case TABLESPOON -> measure.amount() * TABLESPOON_ML * herb.bulkDensityGPerMl();
-            case CUP -> measure.amount() * CUP_ML * herb.bulkDensityGPerMl();
-            case HANDFUL -> throw new IllegalStateException("refused at the door");
-        };
+        if (measure.unit() == Unit.G) {
+            return Interval.exactly(measure.amount());
+        }
+        if (measure.gPerUnit() != null) {
+            double mass = measure.amount() * measure.gPerUnit();
+            because.equation(
+                    herb.name(),
+                    Words.exact(measure.amount()) + " × " + Words.exact(measure.gPerUnit(), "g"),
+                    mass,
+                    "g");
+            return Interval.exactly(mass);
+        }
+        Interval bulk = java.util.Objects.requireNonNull(herb.bulkDensityGPerMl());
+        Interval volume = measure.unit().volumeMl();
+        Interval mass = Interval.of(
+                measure.amount() * volume.low() * bulk.low(), measure.amount() * volume.high() * bulk.high());
+        because.equation(
+                herb.name(),
+                bulk(measure.amount(), volume.low(), bulk.low()),
+                bulk(measure.amount(), volume.high(), bulk.high()),
+                mass,
+                "g");
+        return mass;
     }
 
-    private static void judge(Request request, double herbG, List<Finding> findings) {
-        double strength = herbG / request.wantedMl();
-        if (strength > MOST_STRENGTH || strength < LEAST_STRENGTH) {
-            double likely = strength > MOST_STRENGTH ? herbG / 10 : herbG * 10;
+    private static String bulk(double amount, double ml, double gPerMl) {
+        return Words.exact(amount) + " × " + Words.exact(ml, "mL") + " × " + Words.exact(gPerMl, "g/mL");
+    }
+
+    private static void judge(Recipe recipe, Interval herbG, List<Finding> findings, Because because) {
+        double strength = herbG.mid() / recipe.wantedMl();
+        Purpose purpose = recipe.purpose();
+        because.equation(
+                "Parts of water to one of herb",
+                Words.exact(recipe.wantedMl(), "mL") + " / " + Words.exact(herbG.mid(), "g"),
+                1 / strength,
+                "mL/g");
+        if (strength > purpose.most || strength < purpose.least) {
+            double likely = strength > purpose.most ? herbG.mid() / 10 : herbG.mid() * 10;
             findings.add(Finding.warn(
                     "STRENGTH_IMPLAUSIBLE",
-                    Words.grams(herbG) + " in " + Words.millilitres(request.wantedMl()) + " is 1:"
-                            + Words.figure(1 / strength) + "; teas lie between 1:5 and 1:200.",
+                    Words.grams(herbG.mid()) + " in " + Words.millilitres(recipe.wantedMl()) + " is 1:"
+                            + Words.figure(1 / strength) + "; " + purpose.words + ".",
                     "Look for a slipped unit or decimal: was " + Words.grams(likely) + " meant?"));
         }
-        if (request.strengthGPerL() != null) {
-            double given = herbG / request.wantedMl() * 1000;
-            if (Math.abs(given / request.strengthGPerL() - 1) > CONTRADICTS) {
+        if (recipe.strengthGPerL() != null) {
+            double given = strength * 1000;
+            if (Math.abs(given / recipe.strengthGPerL() - 1) > CONTRADICTS) {
                 findings.add(Finding.warn(
                         "STRENGTH_CONTRADICTS_MASS",
                         "The herbs given make " + Words.figure(given) + " g/L, not "
-                                + Words.figure(request.strengthGPerL()) + " g/L.",
+                                + Words.figure(recipe.strengthGPerL()) + " g/L.",
                         "Decide which is meant; the given masses were used."));
             }
+        }
+        if (purpose == Purpose.WASH) {
+            findings.add(Finding.note(
+                    "WASH_INTACT_SKIN",
+                    "For intact skin or a small clean cut only.",
+                    "Strain it through cloth, make it fresh; a deep, dirty or spreading wound needs a doctor."));
         }
         findings.add(Finding.note(
                 "TEA_KEEPS",

@@ -5,9 +5,14 @@ import java.util.List;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.making.spirit.Blend;
+import org.sallowbrook.core.making.spirit.EthanolWater;
 import org.sallowbrook.core.making.spirit.Pour;
 import org.sallowbrook.core.making.spirit.Spirits;
+import org.sallowbrook.core.making.vessel.HerbRoom;
+import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
@@ -19,26 +24,22 @@ import org.sallowbrook.core.measure.Words;
  * A tincture by weight to volume: maceration of herb in spirit. The plant brings its own water, so the final strength is
  * that of the menstruum mixed with it, an interval over the moisture of the herb.
  *
- * <p>Retention by the marc per gram of dry matter: drained 2.0-3.0 mL, pressed 0.8-1.5 mL (working ranges of this tool,
- * replaced by the household's own pressings). Water at 20 °C: 0.9982 g/mL.
+ * <p>Retention by the marc: see {@link Retention}. Water at 20 °C: 0.9982 g/mL.
  */
 public final class Tincture {
 
     /** Moisture that "dried herb" stands for when a fresh one is expressed as dried. */
     public static final double DRIED_MOISTURE = 0.10;
 
-    public static final double WATER_G_PER_ML = 0.9982;
+    public static final double WATER_G_PER_ML = HerbRoom.WATER_G_PER_ML;
 
     static final double STOP_BELOW = 0.20;
     static final double WARN_BELOW = 0.25;
 
-    /** Density of the solid of a plant in g/mL, for the room it takes in a jar. */
-    static final double SOLID_G_PER_ML = 1.5;
-
     static final double JAR_FILL = 0.95;
 
-    private static final Interval DRAINED_ML_PER_G = Interval.of(2.0, 3.0);
-    private static final Interval PRESSED_ML_PER_G = Interval.of(0.8, 1.5);
+    /** Above this, herb said to be dried is not. */
+    private static final double NOT_DRIED_ABOVE = 0.20;
 
     public enum State {
         FRESH,
@@ -74,9 +75,9 @@ public final class Tincture {
      * @param waterCounts the school in which the plant's water is part of the ratio's liquid
      * @param shelf the spirits to pour from; empty when only the strength is asked for
      * @param jarMl the jar's brimful volume; null when not asked
-     * @param pressRetentionMlPerG the household's own, per g of dry matter; null for the general range
+     * @param pressed what the pressed marc keeps: the general range, or learned from the household's pressings
      */
-    public record Request(
+    public record Recipe(
             List<Herb> herbs,
             double ratio,
             boolean waterCounts,
@@ -84,8 +85,8 @@ public final class Tincture {
             Strength target,
             List<Blend.Bottle> shelf,
             @Nullable Double jarMl,
-            @Nullable Double pressRetentionMlPerG) {
-        public Request {
+            Retention pressed) {
+        public Recipe {
             Checks checks = Checks.begin()
                     .that(!herbs.isEmpty(), "herbs", "must name at least one herb")
                     .that(ratio > 0 && ratio <= 100, "ratio", "must be above 0 and at most 100 mL per g")
@@ -95,9 +96,6 @@ public final class Tincture {
                             "must be above 0 and at most 97");
             if (jarMl != null) {
                 checks.positive("jarMl", jarMl);
-            }
-            if (pressRetentionMlPerG != null) {
-                checks.notNegative("pressRetentionMlPerG", pressRetentionMlPerG);
             }
             checks.done();
             herbs = List.copyOf(herbs);
@@ -143,8 +141,22 @@ public final class Tincture {
 
     private Tincture() {}
 
-    public static Result plan(Request request) {
-        return new Reckoner(request).plan();
+    /** Days from the start to the press. @throws org.sallowbrook.core.measure.InvalidInput for a school of another kind */
+    public static int pressAfterDays(School school) {
+        Checks.begin()
+                .that(school.question() == Question.PRESSING, "school", "must be one of pressing")
+                .done();
+        return switch (school) {
+            case PRESS_EARLY -> 14;
+            case PRESS_LONG -> 42;
+            // Left on the herb it is shaken and looked at, and never pressed; five years at most.
+            case LEAVE_ON_HERB -> 60 * 30;
+            default -> 28;
+        };
+    }
+
+    public static Result plan(Recipe recipe) {
+        return new Reckoner(recipe).plan();
     }
 
     /** Final strength of a menstruum after the plants' water; all water of the herb is taken to mix. */
@@ -171,39 +183,69 @@ public final class Tincture {
         return List.of();
     }
 
-    /** One reckoning; holds the sums that every step needs. */
-    private static final class Reckoner {
+    /** What the herbs of one jar weigh together, and the share of each by dried equivalent. */
+    record Sums(double massG, Interval waterG, List<Share> shares) {
 
-        private final Request request;
-        private final List<Finding> findings = new ArrayList<>();
-        private final List<String> because = new ArrayList<>();
-        private final double massG;
-        private final Interval waterG;
-
-        Reckoner(Request request) {
-            this.request = request;
+        static Sums of(List<Herb> herbs) {
             double mass = 0;
             double low = 0;
             double high = 0;
-            for (Herb herb : request.herbs()) {
+            for (Herb herb : herbs) {
                 mass += herb.massG();
                 low += herb.massG() * herb.moisture().low();
                 high += herb.massG() * herb.moisture().high();
             }
-            this.massG = mass;
-            this.waterG = Interval.of(low, high);
+            double dry = mass - (low + high) / 2;
+            return new Sums(
+                    mass,
+                    Interval.of(low, high),
+                    herbs.stream()
+                            .map(h -> new Share(
+                                    h.name(), h.massG() * (1 - h.moisture().mid()) / dry))
+                            .toList());
+        }
+
+        Interval dryG() {
+            return Interval.of(massG - waterG.high(), massG - waterG.low());
+        }
+    }
+
+    /** One reckoning; holds the sums that every step needs. */
+    private static final class Reckoner {
+
+        private final Recipe recipe;
+        private final List<Finding> findings = new ArrayList<>();
+        private final Because because = new Because();
+        private final Sums sums;
+        private final double massG;
+        private final Interval waterG;
+
+        Reckoner(Recipe recipe) {
+            this.recipe = recipe;
+            this.sums = Sums.of(recipe.herbs());
+            this.massG = sums.massG();
+            this.waterG = sums.waterG();
         }
 
         Result plan() {
-            double liquid = massG * request.ratio();
-            double counted = request.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0;
+            double liquid = massG * recipe.ratio();
+            double counted = recipe.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0;
             double menstruumMl = liquid - counted;
-            because.add(Words.grams(massG) + " of herb at 1:" + Words.figure(request.ratio()) + " is "
-                    + Words.millilitres(liquid)
-                    + (counted > 0
-                            ? ", less " + Words.millilitres(counted) + " that the plant brings: "
-                                    + Words.millilitres(menstruumMl) + " of menstruum."
-                            : " of menstruum."));
+            contradictions();
+            because.equation(
+                    "Liquid by the ratio",
+                    Words.exact(massG, "g") + " × " + Words.exact(recipe.ratio(), "mL/g"),
+                    liquid,
+                    "mL");
+            because.equation("Water of the herb", waterSum(true), waterSum(false), waterG, "g");
+            if (recipe.waterCounts()) {
+                because.equation(
+                        "Menstruum, the plant's water counted in",
+                        Words.exact(liquid, "mL") + " − " + Words.exact(waterG.mid(), "g") + " / "
+                                + Words.exact(WATER_G_PER_ML, "g/mL"),
+                        menstruumMl,
+                        "mL");
+            }
             if (!(menstruumMl > 0)) {
                 return cannot(Finding.stop(
                         "NO_ROOM_FOR_SPIRIT",
@@ -212,14 +254,14 @@ public final class Tincture {
             }
             Strength menstruum = menstruumStrength(menstruumMl);
             if (menstruum == null) {
-                return new Result(null, findings, because);
+                return new Result(null, findings, because.lines());
             }
             List<Blend.NamedPour> pours = List.of();
-            if (!request.shelf().isEmpty()) {
-                Blend.Result blend = Blend.blend(menstruum, menstruumMl, request.shelf());
+            if (!recipe.shelf().isEmpty()) {
+                Blend.Result blend = Blend.blend(menstruum, menstruumMl, recipe.shelf());
                 findings.addAll(blend.findings());
                 if (!blend.feasible()) {
-                    return new Result(null, findings, because);
+                    return new Result(null, findings, because.lines());
                 }
                 pours = blend.pours();
             } else {
@@ -234,17 +276,15 @@ public final class Tincture {
             Interval finalFraction =
                     Interval.of(wetter.strength().fraction(), drier.strength().fraction());
             Interval liquidMl = Interval.of(drier.volumeMl(), wetter.volumeMl());
-            double mostDry = massG - waterG.low();
-            double leastDry = massG - waterG.high();
-            Interval pressed = request.pressRetentionMlPerG() == null
-                    ? PRESSED_ML_PER_G
-                    : Interval.exactly(request.pressRetentionMlPerG());
+            double mostDry = sums.dryG().high();
+            double leastDry = sums.dryG().low();
+            Interval pressed = recipe.pressed().mlPerG();
+            Interval drained = Retention.DRAINED.mlPerG();
             // The drier the herb, the less liquid there is and the more of it the marc keeps.
             Interval pressedMl =
                     Interval.of(liquidMl.low() - pressed.high() * mostDry, liquidMl.high() - pressed.low() * leastDry);
-            Interval drainedMl = Interval.of(
-                    liquidMl.low() - DRAINED_ML_PER_G.high() * mostDry,
-                    liquidMl.high() - DRAINED_ML_PER_G.low() * leastDry);
+            Interval drainedMl =
+                    Interval.of(liquidMl.low() - drained.high() * mostDry, liquidMl.high() - drained.low() * leastDry);
             if (!(pressedMl.low() > 0)) {
                 return cannot(Finding.stop(
                         "MARC_KEEPS_ALL",
@@ -260,13 +300,27 @@ public final class Tincture {
                 drainedMl = Interval.of(0, Math.max(0, drainedMl.high()));
             }
             findings.addAll(strengthFindings(finalFraction));
-            because.add("Its own water (" + Words.range(waterG, "g") + ") brings "
-                    + Words.percent(menstruum.fraction()) + " down to "
-                    + Words.range(finalFraction.times(100), "% vol") + " and makes "
-                    + Words.range(liquidMl, "mL") + " of liquid.");
-            because.add("Pressed, the marc keeps " + Words.range(pressed, "mL per g of dry matter") + " of "
-                    + Words.range(Interval.of(leastDry, mostDry), "g") + ": "
-                    + Words.range(pressedMl, "mL") + " comes out.");
+            explain(menstruumMl, menstruum, drier, wetter);
+            because.equation(
+                    "Pressed out",
+                    gained(liquidMl.low(), pressed.high(), mostDry),
+                    gained(liquidMl.high(), pressed.low(), leastDry),
+                    pressedMl,
+                    "mL");
+            because.equation(
+                    "Herb in 1 mL",
+                    Words.exact(massG, "g") + " / " + Words.exact(liquidMl.high(), "mL"),
+                    Words.exact(massG, "g") + " / " + Words.exact(liquidMl.low(), "mL"),
+                    Interval.of(massG / liquidMl.high(), massG / liquidMl.low()),
+                    "g/mL");
+            Interval dried = Interval.of(
+                    leastDry / (1 - DRIED_MOISTURE) / liquidMl.high(), mostDry / (1 - DRIED_MOISTURE) / liquidMl.low());
+            because.equation(
+                    "As dried herb in 1 mL",
+                    driedIn(leastDry, liquidMl.high()),
+                    driedIn(mostDry, liquidMl.low()),
+                    dried,
+                    "g/mL");
             return new Result(
                     new Plan(
                             menstruumMl,
@@ -277,42 +331,105 @@ public final class Tincture {
                             drainedMl,
                             pressedMl,
                             Interval.of(massG / liquidMl.high(), massG / liquidMl.low()),
-                            Interval.of(
-                                    leastDry / (1 - DRIED_MOISTURE) / liquidMl.high(),
-                                    mostDry / (1 - DRIED_MOISTURE) / liquidMl.low()),
-                            shares(),
+                            dried,
+                            sums.shares(),
                             jar(menstruumMl)),
                     findings,
-                    because);
+                    because.lines());
+        }
+
+        private void contradictions() {
+            for (Herb herb : recipe.herbs()) {
+                if (herb.state() == State.DRIED && herb.moisture().high() > NOT_DRIED_ABOVE) {
+                    findings.add(Finding.warn(
+                            "STATE_CONTRADICTS_MOISTURE",
+                            herb.name() + " is called dried and yet may hold "
+                                    + Words.percent(herb.moisture().high()) + " water.",
+                            "Say whether it is wilted or fresh, or correct the moisture; the moisture was used."));
+                }
+            }
+        }
+
+        private String waterSum(boolean low) {
+            return String.join(
+                    " + ",
+                    recipe.herbs().stream()
+                            .map(h -> Words.exact(h.massG(), "g") + " × "
+                                    + Words.exact(
+                                            low
+                                                    ? h.moisture().low()
+                                                    : h.moisture().high()))
+                            .toList());
+        }
+
+        private static String gained(double liquidMl, double keptMlPerG, double dryG) {
+            return Words.exact(liquidMl, "mL") + " − " + Words.exact(keptMlPerG, "mL/g") + " × "
+                    + Words.exact(dryG, "g");
+        }
+
+        private static String driedIn(double dryG, double liquidMl) {
+            return Words.exact(dryG, "g") + " / " + Words.exact(1 - DRIED_MOISTURE) + " / "
+                    + Words.exact(liquidMl, "mL");
+        }
+
+        /** Mixing by mass: densities are of OIML R 22 at 20 °C, the rest is arithmetic. */
+        private void explain(double menstruumMl, Strength menstruum, Spirits.Mixture drier, Spirits.Mixture wetter) {
+            Pour poured = new Pour(menstruumMl, menstruum);
+            double pouredG = poured.massG();
+            double ethanolG = poured.ethanolG();
+            because.addAll(Spirits.because("menstruum", poured));
+            because.equation(
+                    "Mass of all liquid",
+                    Words.exact(pouredG, "g") + " + " + Words.exact(waterG.low(), "g"),
+                    Words.exact(pouredG, "g") + " + " + Words.exact(waterG.high(), "g"),
+                    Interval.of(drier.massG(), wetter.massG()),
+                    "g");
+            because.equation(
+                    "Liquid in the jar",
+                    Words.exact(drier.massG(), "g") + " / " + Words.exact(drier.massG() / drier.volumeMl(), "g/mL"),
+                    Words.exact(wetter.massG(), "g") + " / " + Words.exact(wetter.massG() / wetter.volumeMl(), "g/mL"),
+                    Interval.of(drier.volumeMl(), wetter.volumeMl()),
+                    "mL");
+            because.equation(
+                    "Final strength",
+                    Spirits.strengthOf(ethanolG, wetter.volumeMl()),
+                    Spirits.strengthOf(ethanolG, drier.volumeMl()),
+                    Interval.of(wetter.strength().fraction(), drier.strength().fraction()),
+                    Because.SHARE);
         }
 
         private @Nullable Strength menstruumStrength(double menstruumMl) {
-            if (request.basis() == Basis.MENSTRUUM) {
-                return request.target();
+            if (recipe.basis() == Basis.MENSTRUUM) {
+                return recipe.target();
             }
             Strength strongest = strongest();
             double reachable = afterPlantWater(menstruumMl, strongest, waterG.mid())
                     .strength()
                     .fraction();
-            double wanted = request.target().fraction();
+            double wanted = recipe.target().fraction();
             if (reachable < wanted - 1e-12) {
                 explainTooWeak(menstruumMl, strongest, reachable);
                 return null;
             }
-            Strength menstruum = new Strength(solve(
-                    q -> afterPlantWater(menstruumMl, new Strength(q), waterG.mid())
-                                    .strength()
-                                    .fraction()
-                            - wanted,
-                    0,
-                    strongest.fraction()));
-            because.add("To end at " + Words.percent(wanted) + " after the plant's water, the menstruum must be "
+            // In mass: p V rho(p) of ethanol in V rho(p) + w of liquid is to be the wanted mass fraction; rises with p.
+            double wantedMass = EthanolWater.massFraction(recipe.target());
+            double p = reachable <= wanted
+                    ? EthanolWater.massFraction(strongest)
+                    : solve(
+                            x -> {
+                                double menstruumG = menstruumMl * EthanolWater.gramsPerMl(x);
+                                return x * menstruumG - wantedMass * (menstruumG + waterG.mid());
+                            },
+                            0,
+                            EthanolWater.massFraction(strongest));
+            Strength menstruum = EthanolWater.strength(p);
+            because.say("To end at " + Words.percent(wanted) + " after the plant's water, the menstruum must be "
                     + Words.percent(menstruum.fraction()) + ".");
             return menstruum;
         }
 
         private Strength strongest() {
-            return request.shelf().stream()
+            return recipe.shelf().stream()
                     .filter(b -> b.availableMl() > 0)
                     .map(Blend.Bottle::strength)
                     .max(Strength::compareTo)
@@ -321,7 +438,7 @@ public final class Tincture {
 
         /** Says what it lacks and gives the three ways out, each computed. */
         private void explainTooWeak(double menstruumMl, Strength strongest, double reachable) {
-            double wanted = request.target().fraction();
+            double wanted = recipe.target().fraction();
             findings.add(Finding.stop(
                     "FINAL_STRENGTH_OUT_OF_REACH",
                     "Even " + Words.percent(strongest.fraction()) + " spirit ends at " + Words.percent(reachable)
@@ -334,7 +451,7 @@ public final class Tincture {
             double waterPerMl =
                     solve(w -> afterPlantWater(1, strongest, w).strength().fraction() - wanted, 0, 1000);
             double neededMl = waterG.mid() / waterPerMl;
-            double ratio = (neededMl + (request.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0)) / massG;
+            double ratio = (neededMl + (recipe.waterCounts() ? waterG.mid() / WATER_G_PER_ML : 0)) / massG;
             findings.add(Finding.note(
                     "WAY_OUT_RATIO",
                     "At 1:" + Words.figure(Math.ceil(ratio * 100) / 100) + " with "
@@ -368,19 +485,12 @@ public final class Tincture {
             return f.value(most) < 0 ? most : solve(f, 0, most);
         }
 
-        private List<Share> shares() {
-            double all = massG - waterG.mid();
-            return request.herbs().stream()
-                    .map(h -> new Share(h.name(), h.massG() * (1 - h.moisture().mid()) / all))
-                    .toList();
-        }
-
         private @Nullable JarFill jar(double menstruumMl) {
-            if (request.jarMl() == null) {
+            if (recipe.jarMl() == null) {
                 return null;
             }
-            double jarMl = request.jarMl();
-            double herbMl = waterG.mid() / WATER_G_PER_ML + (massG - waterG.mid()) / SOLID_G_PER_ML;
+            double jarMl = recipe.jarMl();
+            double herbMl = HerbRoom.millilitres(massG, waterG.mid() / massG);
             double level = menstruumMl + herbMl;
             boolean fits = level <= JAR_FILL * jarMl;
             if (!fits) {
@@ -404,7 +514,7 @@ public final class Tincture {
 
         private @Nullable Double bedMl() {
             double bed = 0;
-            for (Herb herb : request.herbs()) {
+            for (Herb herb : recipe.herbs()) {
                 if (herb.bulkDensityGPerMl() == null) {
                     return null;
                 }
@@ -421,7 +531,7 @@ public final class Tincture {
 
         private Result cannot(Finding finding) {
             findings.add(finding);
-            return new Result(null, findings, because);
+            return new Result(null, findings, because.lines());
         }
 
         private static double solve(UnivariateFunction f, double low, double high) {

@@ -1,0 +1,54 @@
+package org.sallowbrook.core.dosing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.sallowbrook.core.measure.Checks;
+
+/** A course in phases, one after another, each with its own product, dose and pattern. */
+public final class Phases {
+
+    private static final int MOST = 12;
+
+    /** @param product name of the bottle or formula taken in this phase */
+    public record Phase(String product, double perDoseMl, int timesPerDay, Course.Pattern pattern, int days) {}
+
+    /** A phase with its dates. */
+    public record Dated(String product, Course.Plan plan) {}
+
+    /**
+     * @param totalMlByProduct in the order of the phases
+     * @param longestRunDays the most days on which any one product is taken in consecutive phases
+     */
+    public record Plan(
+            List<Dated> phases, Map<String, Double> totalMlByProduct, LocalDate lastDay, int longestRunDays) {}
+
+    private Phases() {}
+
+    public static Plan plan(LocalDate startOn, List<Phase> phases) {
+        Checks.begin()
+                .that(!phases.isEmpty() && phases.size() <= MOST, "phases", "must hold from 1 to " + MOST)
+                .done();
+        List<Dated> dated = new ArrayList<>();
+        Map<String, Double> totals = new LinkedHashMap<>();
+        LocalDate start = startOn;
+        LocalDate last = startOn;
+        int run = 0;
+        int longest = 0;
+        String before = null;
+        for (Phase phase : phases) {
+            Course.Plan plan = Course.plan(new Course.Request(
+                    start, phase.perDoseMl(), phase.timesPerDay(), phase.pattern(), null, null, phase.days()));
+            dated.add(new Dated(phase.product(), plan));
+            totals.merge(phase.product(), plan.totalMl(), Double::sum);
+            run = phase.product().equals(before) ? run + phase.days() : phase.days();
+            longest = Math.max(longest, run);
+            before = phase.product();
+            last = plan.lastDay();
+            start = last.plusDays(1);
+        }
+        return new Plan(dated, totals, last, longest);
+    }
+}

@@ -1,0 +1,186 @@
+package org.sallowbrook.core.herbarium;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
+import org.sallowbrook.core.herbarium.Herbarium.Problem;
+
+/** Everything a card may have wrong, all of it at once. */
+final class CardCheck {
+
+    private final Herbarium herbarium;
+    private final List<Problem> problems = new ArrayList<>();
+
+    CardCheck(Herbarium herbarium) {
+        this.herbarium = herbarium;
+    }
+
+    List<Problem> problems(Taxon taxon) {
+        names(taxon);
+        characters(taxon);
+        lookAlikes(taxon);
+        use(taxon);
+        if (!taxon.draft()) {
+            missing(taxon).forEach(m -> wrong(taxon, "draft", m + ": a card without it is a draft"));
+        }
+        return List.copyOf(problems);
+    }
+
+    private void names(Taxon taxon) {
+        if (!taxon.id().matches("[a-z][a-z0-9-]{1,78}[a-z0-9]")) {
+            wrong(taxon, "id", "the id must be lower case with hyphens, 3 to 80 letters");
+        }
+        if (taxon.commonNames().isEmpty()) {
+            wrong(taxon, "commonNames", "has no common name");
+        }
+        if (!new HashSet<>(taxon.commonNames()).containsAll(taxon.ambiguousNames())) {
+            wrong(taxon, "ambiguousNames", "an ambiguous name must be one of the common names");
+        }
+    }
+
+    private void characters(Taxon taxon) {
+        Set<String> seen = new HashSet<>();
+        for (Taxon.Shown shown : taxon.characters()) {
+            CharacterDefinition definition = herbarium.character(shown.character());
+            if (definition == null) {
+                wrong(taxon, shown.character(), "unknown character " + shown.character());
+                continue;
+            }
+            if (!definition.groups().contains(taxon.group())) {
+                wrong(taxon, shown.character(), shown.character() + " does not exist in the group " + taxon.group());
+            }
+            states(taxon, shown, definition);
+            for (LifeStage stage : shown.stages()) {
+                if (!definition.stages().contains(stage)) {
+                    wrong(taxon, shown.character(), shown.character() + " can't be seen at " + stage);
+                }
+                if (!seen.add(shown.character() + "@" + stage + shown.under())) {
+                    wrong(taxon, shown.character(), shown.character() + " is described twice at " + stage);
+                }
+            }
+        }
+    }
+
+    private void states(Taxon taxon, Taxon.Shown shown, CharacterDefinition definition) {
+        for (String state : shown.states().keySet()) {
+            if (!definition.has(state)) {
+                wrong(taxon, shown.character(), "unknown state " + state + " of " + shown.character());
+            }
+        }
+        if (shown.states().isEmpty()) {
+            wrong(taxon, shown.character(), shown.character() + " has no state");
+        }
+        if (shown.states().size() > 1 && shown.states().containsValue(Frequency.ALWAYS)) {
+            wrong(taxon, shown.character(), shown.character() + " has a state 'always' beside others");
+        }
+    }
+
+    private void lookAlikes(Taxon taxon) {
+        for (Taxon.LookAlike likeness : taxon.lookAlikes()) {
+            Taxon other = herbarium.taxon(likeness.taxon()).orElse(null);
+            if (other == null) {
+                wrong(taxon, likeness.taxon(), "unknown look-alike " + likeness.taxon());
+                continue;
+            }
+            Taxon.LookAlike back = other.lookAlike(taxon.id()).orElse(null);
+            if (herbarium.taxon(taxon.id()).isPresent() && back == null) {
+                wrong(taxon, likeness.taxon(), likeness.taxon() + " does not name it as a look-alike back");
+            }
+            for (String character : likeness.decisive()) {
+                if (herbarium.character(character) == null) {
+                    wrong(taxon, character, "unknown decisive character " + character);
+                }
+            }
+            if (taxon.danger().dangerous() || other.danger().dangerous()) {
+                tellable(taxon, other, likeness);
+            }
+        }
+    }
+
+    /** What the card says about telling a dangerous pair must be what its characters bear out, no more and no less. */
+    private void tellable(Taxon taxon, Taxon other, Taxon.LookAlike likeness) {
+        Set<LifeStage> found = EnumSet.noneOf(LifeStage.class);
+        for (LifeStage stage : taxon.months().keySet()) {
+            if (Telling.enough(herbarium, taxon, other, stage)) {
+                found.add(stage);
+            }
+        }
+        Set<LifeStage> said = EnumSet.noneOf(LifeStage.class);
+        said.addAll(likeness.tellable());
+        said.retainAll(taxon.months().keySet());
+        if (!said.equals(found)) {
+            wrong(
+                    taxon,
+                    likeness.taxon(),
+                    "says it can be told from " + other.id() + " when " + said + "; its characters tell it when "
+                            + found);
+        }
+    }
+
+    private void use(Taxon taxon) {
+        if (taxon.danger().dangerous() && !taxon.parts().isEmpty()) {
+            wrong(taxon, "parts", "a dangerous plant may not have parts to use");
+        }
+        for (Taxon.UsedPart part : taxon.parts()) {
+            if (part.routes().isEmpty()) {
+                wrong(taxon, part.part().name(), part.part() + " allows no route");
+            }
+            if (part.doses().stream().anyMatch(d -> !part.routes().contains(d.route()))) {
+                wrong(taxon, part.part().name(), part.part() + " has a dose by a route it does not allow");
+            }
+            if (!(part.sharePerPlant() > 0 && part.sharePerPlant() <= 1)
+                    || !(part.shareOfStand() > 0 && part.shareOfStand() <= 1)) {
+                wrong(taxon, part.part().name(), part.part() + " must have shares above 0 and at most 1");
+            }
+        }
+        for (Taxon.Caution caution : taxon.cautions()) {
+            if ((caution.status() == Taxon.CautionStatus.PRESENT) != (caution.severity() != null)) {
+                wrong(taxon, caution.subject().name(), caution.subject() + " must have a severity only when present");
+            }
+        }
+    }
+
+    /** What keeps a card from being more than a draft. */
+    static List<String> missing(Taxon taxon) {
+        List<String> missing = new ArrayList<>();
+        if (taxon.months().isEmpty()) {
+            missing.add("no month at any stage");
+        }
+        if (taxon.characters().stream().map(Taxon.Shown::character).distinct().count() < Telling.LEAST) {
+            missing.add("fewer than " + Telling.LEAST + " characters");
+        }
+        if (taxon.parts().isEmpty()) {
+            return missing;
+        }
+        if (!taxon.lookAlikesChecked()) {
+            missing.add("the list of look-alikes is not marked checked");
+        }
+        for (Taxon.Subject subject :
+                List.of(Taxon.Subject.PREGNANCY, Taxon.Subject.BREAST_FEEDING, Taxon.Subject.UNDER_AGE)) {
+            if (taxon.cautions().stream().noneMatch(c -> c.subject() == subject)) {
+                missing.add("nothing is said of "
+                        + subject.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
+            }
+        }
+        return missing;
+    }
+
+    private void wrong(Taxon taxon, String where, String message) {
+        problems.add(new Problem(taxon.id(), where, message));
+    }
+
+    /** Names the organs, for messages. */
+    static Set<Organ> organs(Herbarium herbarium, List<String> characters) {
+        Set<Organ> organs = EnumSet.noneOf(Organ.class);
+        for (String character : characters) {
+            CharacterDefinition definition = herbarium.character(character);
+            if (definition != null && !definition.scent()) {
+                organs.add(definition.organ());
+            }
+        }
+        return organs;
+    }
+}

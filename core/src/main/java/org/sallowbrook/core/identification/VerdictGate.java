@@ -1,0 +1,242 @@
+package org.sallowbrook.core.identification;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.CharacterDefinition;
+import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
+import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Telling;
+import org.sallowbrook.core.identification.Identification.Excluded;
+import org.sallowbrook.core.identification.Identification.Observation;
+import org.sallowbrook.core.identification.Identification.Open;
+import org.sallowbrook.core.identification.Identification.Request;
+import org.sallowbrook.core.identification.Identification.Status;
+import org.sallowbrook.core.identification.Identification.TellableAt;
+import org.sallowbrook.core.identification.Identification.Verdict;
+
+/**
+ * Whether what was seen is certain enough, apart from how likely it is.
+ *
+ * <p>CONFIRMED needs, against every dangerous taxon of the region that could have the organs seen: two exclusions by
+ * characters of different organs whose observed state it never shows (one marked decisive for a listed look-alike; scent
+ * not counted), a likelihood ratio of 1,000,000, no fewer than six telling characters at this stage, the list of
+ * look-alikes checked, and a posterior of 0.99 with "none of these" beaten.
+ */
+final class VerdictGate {
+
+    static final double LEAST_POSTERIOR = 0.99;
+    static final double LEAST_LOG_RATIO = Math.log(1_000_000);
+    static final double STOP_LEAD = 10;
+    static final double STOP_POSTERIOR = 0.05;
+
+    /** Before this many observations that could speak, a high posterior is only the prior's, and no reason for STOP. */
+    static final int FEW = 3;
+
+    /** A taxon of the same genus below this is no longer in question. */
+    private static final double NEGLIGIBLE = 0.001;
+
+    private final Herbarium herbarium;
+    private final TellingCache telling;
+    private final Table table;
+    private final Posterior posterior;
+    private final Request request;
+    private final int[] characters;
+    private final int[] states;
+
+    VerdictGate(Herbarium herbarium, TellingCache telling, Table table, Posterior posterior, Request request) {
+        this.herbarium = herbarium;
+        this.telling = telling;
+        this.table = table;
+        this.posterior = posterior;
+        this.request = request;
+        List<Observation> counted = request.observations().stream()
+                .filter(o -> table.characters.get(table.index(o.character())).notUnder().stream()
+                        .noneMatch(request.conditions()::contains))
+                .toList();
+        characters = counted.stream().mapToInt(o -> table.index(o.character())).toArray();
+        states = counted.stream()
+                .mapToInt(o -> Table.state(table.characters.get(table.index(o.character())), o.state()))
+                .toArray();
+    }
+
+    /** Dangerous taxa not excluded from the one that leads. */
+    int[] open(int lead) {
+        List<Integer> open = new ArrayList<>();
+        for (int t = 0; t < table.taxa.size(); t++) {
+            if (t != lead && dangerous(t) && inScope(t) && !isExcluded(lead, t)) {
+                open.add(t);
+            }
+        }
+        return open.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    Verdict verdict(int lead, int[] open) {
+        if (characters.length == 0) {
+            return new Verdict(Status.NOT_YET, null, null, List.of(), List.of(), null);
+        }
+        Taxon taxon = table.taxa.get(lead);
+        boolean enough = characters.length >= FEW;
+        if (dangerous(lead)) {
+            boolean stop = enough && posterior.of[lead] >= STOP_LEAD * posterior.second(lead);
+            return new Verdict(stop ? Status.STOP : Status.NOT_YET, taxon.id(), null, List.of(), List.of(), null);
+        }
+        List<Open> opens = new ArrayList<>();
+        boolean stop = false;
+        for (int t : open) {
+            opens.add(new Open(table.taxa.get(t).id(), stillTelling(lead, t), told(taxon, List.of(table.taxa.get(t)))));
+            stop |= posterior.of[t] >= STOP_POSTERIOR && tellable(lead, t) && putToTheTest(lead, t);
+        }
+        TellableAt at = opens.isEmpty()
+                ? null
+                : told(
+                        taxon,
+                        opens.stream()
+                                .map(o -> herbarium.taxon(o.taxon()).orElseThrow())
+                                .toList());
+        List<Excluded> excluded = excluded(lead, open);
+        if (stop) {
+            return new Verdict(Status.STOP, taxon.id(), null, excluded, opens, at);
+        }
+        String genus = posterior.of[lead] >= LEAST_POSTERIOR ? null : genus(lead);
+        boolean sure = posterior.of[lead] >= LEAST_POSTERIOR || genus != null;
+        boolean confirmed = opens.isEmpty()
+                && sure
+                && inScope(lead)
+                && taxon.lookAlikesChecked()
+                && posterior.of[lead] > posterior.none;
+        return confirmed
+                ? new Verdict(Status.CONFIRMED, taxon.id(), genus, excluded, opens, null)
+                : new Verdict(Status.NOT_YET, taxon.id(), null, excluded, opens, at);
+    }
+
+    /** The genus when it is certain, all of it serves and nothing of it is dangerous; else null. */
+    private @Nullable String genus(int lead) {
+        Taxon taxon = table.taxa.get(lead);
+        double whole = 0;
+        for (int t = 0; t < table.taxa.size(); t++) {
+            Taxon other = table.taxa.get(t);
+            if (!other.genus().equals(taxon.genus())) {
+                continue;
+            }
+            whole += posterior.of[t];
+            if (posterior.of[t] > NEGLIGIBLE
+                    && (!other.genusEnough() || other.danger().dangerous() || !other.lookAlikesChecked())) {
+                return null;
+            }
+        }
+        return taxon.genusEnough() && whole >= LEAST_POSTERIOR ? taxon.genus() : null;
+    }
+
+    private boolean dangerous(int t) {
+        return table.taxa.get(t).danger().dangerous();
+    }
+
+    private boolean inScope(int t) {
+        return posterior.logLikelihood[t] > Double.NEGATIVE_INFINITY;
+    }
+
+    private List<Excluded> excluded(int lead, int[] open) {
+        List<Excluded> excluded = new ArrayList<>();
+        for (int t = 0; t < table.taxa.size(); t++) {
+            int other = t;
+            if (other != lead
+                    && dangerous(other)
+                    && inScope(other)
+                    && java.util.Arrays.stream(open).noneMatch(o -> o == other)) {
+                List<String> by = new ArrayList<>();
+                for (int i = 0; i < characters.length; i++) {
+                    if (excludes(i, lead, other)) {
+                        by.add(table.characters.get(characters[i]).id());
+                    }
+                }
+                excluded.add(new Excluded(table.taxa.get(other).id(), by));
+            }
+        }
+        return excluded;
+    }
+
+    /** The other never shows what was seen, and the lead does. */
+    private boolean excludes(int i, int lead, int other) {
+        int bit = 1 << states[i];
+        int its = table.shown[characters[i]][other];
+        return its != 0 && (its & bit) == 0 && (table.shown[characters[i]][lead] & bit) != 0;
+    }
+
+    private boolean isExcluded(int lead, int other) {
+        if (!(posterior.logLikelihood[lead] - posterior.logLikelihood[other] >= LEAST_LOG_RATIO)
+                || !tellable(lead, other)) {
+            return false;
+        }
+        var listed = table.taxa.get(lead).lookAlike(table.taxa.get(other).id());
+        boolean decisive = listed.isEmpty();
+        Set<Organ> organs = EnumSet.noneOf(Organ.class);
+        for (int i = 0; i < characters.length; i++) {
+            CharacterDefinition definition = table.characters.get(characters[i]);
+            if (!definition.scent() && excludes(i, lead, other)) {
+                organs.add(definition.organ());
+                decisive |= listed.isPresent() && listed.get().decisive().contains(definition.id());
+            }
+        }
+        return organs.size() >= 2 && decisive;
+    }
+
+    /** Enough was seen that should have told the two apart, and it did not. Before that it is a matter of looking on. */
+    private boolean putToTheTest(int lead, int other) {
+        int telling = 0;
+        for (int c : characters) {
+            if (table.tells(c, lead, other)) {
+                telling++;
+            }
+        }
+        return telling >= FEW;
+    }
+
+    private boolean tellable(int a, int b) {
+        int telling = 0;
+        for (int c = 0; c < table.characters.size(); c++) {
+            if (table.tells(c, a, b)) {
+                telling++;
+            }
+        }
+        return telling >= Telling.LEAST;
+    }
+
+    private List<String> stillTelling(int lead, int other) {
+        List<String> still = new ArrayList<>();
+        for (int c = 0; c < table.characters.size(); c++) {
+            int character = c;
+            if (table.tells(c, lead, other)
+                    && java.util.Arrays.stream(characters).noneMatch(s -> s == character)) {
+                still.add(table.characters.get(c).id());
+            }
+        }
+        return still;
+    }
+
+    /** The first stage, from this one on round the year, at which all of them can be told from the lead. */
+    private @Nullable TellableAt told(Taxon lead, List<Taxon> open) {
+        LifeStage[] stages = LifeStage.values();
+        for (int i = 0; i < stages.length; i++) {
+            LifeStage stage = stages[(request.stage().ordinal() + i) % stages.length];
+            Set<Integer> months = lead.months().get(stage);
+            if (months == null
+                    || open.stream()
+                            .anyMatch(o -> telling.telling(lead, o, stage).isEmpty())) {
+                continue;
+            }
+            Set<String> by = new LinkedHashSet<>();
+            open.forEach(o -> by.addAll(telling.telling(lead, o, stage)));
+            return new TellableAt(
+                    stage,
+                    months.stream().sorted().toList(),
+                    by.stream().limit(Telling.LEAST).toList());
+        }
+        return null;
+    }
+}

@@ -1,0 +1,145 @@
+package org.sallowbrook.core.dosing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.List;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.measure.Strength;
+import org.testng.annotations.Test;
+
+/** Courses over time: patterns, phases, what they need, what was taken, whether it helped. */
+public class SupplyTest {
+
+    private static final LocalDate START = LocalDate.of(2026, 3, 1);
+
+    private static Course.Plan plan(Course.Pattern pattern, int times, int days) {
+        return Course.plan(new Course.Request(START, 2, times, pattern, null, null, days));
+    }
+
+    @Test
+    public void aSeasonIsDailyWithinItsDatesEachYearAlsoOverNewYear() {
+        var spring = plan(Course.Pattern.season(MonthDay.of(3, 10), MonthDay.of(4, 20)), 2, 400);
+        assertThat(spring.days().stream().filter(d -> d.doses() > 0)).hasSize(42 + 26);
+        var winter = plan(Course.Pattern.season(MonthDay.of(11, 1), MonthDay.of(2, 28)), 1, 365);
+        assertThat(winter.days().stream().filter(d -> d.doses() > 0)).hasSize(30 + 31 + 31 + 28);
+        assertThatThrownBy(() -> Course.Pattern.of(Course.Kind.SEASON))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("pattern.from")
+                .hasMessageContaining("pattern.to");
+    }
+
+    @Test
+    public void asNeededIsHeldDownByTheLeastInterval() {
+        var loose = Course.Pattern.of(Course.Kind.AS_NEEDED);
+        assertThat(plan(loose, 6, 1).days().get(0).doses()).isEqualTo(6);
+        var held = new Course.Pattern(Course.Kind.AS_NEEDED, null, null, null, 6.0, null, null);
+        assertThat(plan(held, 6, 1).days().get(0).doses()).isEqualTo(4);
+    }
+
+    @Test
+    public void bottlesAreCountedAndTheDayItRunsOutIsNamed() {
+        var plan = plan(Course.Pattern.daily(), 3, 20);
+        var supply = Supply.of(plan, 50, 50.0, 5);
+        assertThat(supply.neededMl()).isCloseTo(120, within(1e-9));
+        assertThat(supply.bottles()).isEqualTo(3);
+        // 6 mL a day: 48 mL last eight days, the ninth is short.
+        assertThat(supply.runsOutOn()).isEqualTo(START.plusDays(8));
+        assertThat(supply.findings()).extracting(Finding::code).containsExactly("BOTTLE_OUTLASTS_ITS_TIME", "RUNS_OUT");
+        assertThat(Supply.of(plan, 120, 30.0, 5).findings()).isEmpty();
+    }
+
+    @Test
+    public void phasesFollowOneAnotherAndAddUpByProduct() {
+        var plan = Phases.plan(
+                START,
+                List.of(
+                        new Phases.Phase("first", 2, 3, Course.Pattern.daily(), 14),
+                        new Phases.Phase("second", 3, 2, Course.Pattern.cycle(5, 2), 14),
+                        new Phases.Phase("second", 3, 1, Course.Pattern.daily(), 7)));
+        assertThat(plan.totalMlByProduct()).containsEntry("first", 84.0).containsEntry("second", 60.0 + 21.0);
+        assertThat(plan.phases().get(1).plan().days().get(0).date()).isEqualTo(START.plusDays(14));
+        assertThat(plan.lastDay()).isEqualTo(START.plusDays(34));
+        assertThat(plan.longestRunDays()).isEqualTo(21);
+        assertThatThrownBy(() -> Phases.plan(START, List.of())).isInstanceOf(InvalidInput.class);
+    }
+
+    @Test
+    public void whatWasTakenIsHeldAgainstThePlan() {
+        var plan = plan(Course.Pattern.daily(), 2, 5);
+        var taken = List.of(
+                new Adherence.Taken(START, 4),
+                new Adherence.Taken(START.plusDays(2), 4),
+                new Adherence.Taken(START.plusDays(2), 2),
+                new Adherence.Taken(START.plusDays(4), 4));
+        var result = Adherence.compare(plan, taken, START.plusDays(3));
+        assertThat(result.plannedMl()).isCloseTo(16, within(1e-9));
+        assertThat(result.takenMl()).isCloseTo(10, within(1e-9));
+        assertThat(result.missedDays()).isEqualTo(2);
+        assertThat(result.findings()).extracting(Finding::code).containsExactly("MORE_THAN_PLANNED");
+        assertThat(result.findings().get(0).message())
+                .contains(START.plusDays(2).toString());
+    }
+
+    private static List<OnOff.Day> diary(int each, double with, double without) {
+        List<OnOff.Day> days = new ArrayList<>();
+        for (int i = 0; i < each; i++) {
+            days.add(new OnOff.Day(true, with + i % 2));
+            days.add(new OnOff.Day(false, without + i % 2));
+        }
+        return days;
+    }
+
+    @Test
+    public void fewDaysAreNotConcludedFromAndChanceIsNotTakenForAnEffect() {
+        assertThat(OnOff.compare(diary(6, 2, 7)).p()).isNull();
+        var clear = OnOff.compare(diary(10, 2, 7));
+        assertThat(clear.difference()).isCloseTo(-5, within(1e-9));
+        // All 10 lowest scores on one side: 2 of C(20, 10) = 184756 ways, so nearly never in 9999 shuffles.
+        assertThat(clear.p()).isLessThan(0.001);
+        assertThat(clear.sentence()).contains("better");
+        var none = OnOff.compare(diary(10, 4, 4));
+        assertThat(none.p()).isCloseTo(1, within(1e-9));
+        assertThat(none.sentence()).contains("chance");
+        assertThat(OnOff.compare(diary(10, 7, 2)).sentence()).contains("worse");
+        List<OnOff.Day> onlyWith = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            onlyWith.add(new OnOff.Day(true, 3));
+        }
+        assertThat(OnOff.compare(onlyWith).difference()).isNull();
+    }
+
+    @Test
+    public void aChildIsReferredUnlessASchoolIsChosenAndThenRoundedDown() {
+        var rules = Dose.childRules(new Dose.Taker(9, 31.0, 136.0), new ArrayList<>());
+        assertThat(Dose.childMl(5, rules, School.REFER_CHILD)).isNull();
+        // 5 x 31/68 = 2.279
+        assertThat(Dose.childMl(5, rules, School.CHILD_BY_WEIGHT)).isEqualTo(2.2);
+        // 5 x min(9/21, 10/24) = 2.083
+        assertThat(Dose.childMl(5, rules, School.CHILD_BY_AGE)).isEqualTo(2.0);
+        // 5 x sqrt(136 x 31 / 3600) / 1.73 = 3.127
+        assertThat(Dose.childMl(5, rules, School.CHILD_BY_SURFACE)).isEqualTo(3.1);
+        assertThatThrownBy(() -> Dose.childMl(5, rules, School.SIMMER)).isInstanceOf(InvalidInput.class);
+    }
+
+    @Test
+    public void aSquirtMustHaveBeenMeasured() {
+        var plain = Dose.Measured.plain(Interval.exactly(0.2), Strength.ofPercent(45));
+        var adult = new Dose.Taker(40, null, null);
+        assertThatThrownBy(() -> new Dose.Request(plain, 2, Dose.Unit.SQUIRT, 3, null, adult))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("squirtMl");
+        var measured = new Dose.Measured(Interval.exactly(0.2), Strength.ofPercent(45), null, null, null, null, 0.7);
+        assertThat(Dose.reckon(new Dose.Request(measured, 2, Dose.Unit.SQUIRT, 3, null, adult))
+                        .mlPerDose())
+                .isEqualTo(Interval.exactly(1.4));
+        assertThat(Course.trialMl(2)).isEqualTo(0.5);
+    }
+}
