@@ -38,6 +38,20 @@ public class BadInputTest extends ServerTest {
             {"dose", List.of("product", "perDose", "timesPerDay", "person")},
             {"dose/course", List.of("startOn", "perDoseMl", "timesPerDay", "pattern", "courseDays")},
             {"identify", List.of("month", "stage", "region", "observations")},
+            {"spirit/proof", List.of("strengthPercent")},
+            {"tincture/double/strength", List.of("tinctureMl", "decoctionMl", "targetPercent")},
+            {"tincture/menstruum", List.of("kind", "herbs", "ratio", "figurePercent")},
+            {"tincture/record", List.of("herbs", "pours", "gainedMl")},
+            {"bottling", List.of("volumeMl", "stock")},
+            {"syrup", List.of("way", "liquidMl", "brix", "targetBrix")},
+            {"freezing", List.of("volumeMl", "cubeMl", "holes", "on")},
+            {"oil/evaporation", List.of("oilG", "extractG", "nowG")},
+            {"salve/essential-oil", List.of("totalG", "essentialOilG", "youngestAgeYears")},
+            {"cream", List.of("totalG", "oilFraction", "emulsifierFraction", "preservativeFraction")},
+            {"drying/layout", List.of("freshG", "part", "aromatic", "moisture")},
+            {"dose/phases", List.of("startOn", "phases")},
+            {"dose/on-off", List.of("days")},
+            {"amount", List.of("text", "quantity")},
         };
     }
 

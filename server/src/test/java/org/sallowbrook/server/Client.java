@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,6 +34,10 @@ final class Client {
                     .valueStream()
                     .map(f -> f.path("code").asString())
                     .toList();
+        }
+
+        String words() {
+            return new String(raw.body(), java.nio.charset.StandardCharsets.UTF_8);
         }
 
         Answer expect(int wanted) {
@@ -78,6 +83,22 @@ final class Client {
 
     Answer change(String method, String path, Object body, Object version) {
         return send(json(method, path, JSON.writeValueAsString(body)).header("If-Match", "\"" + version + "\""));
+    }
+
+    /** Any body of any type; without If-Match when no version is given. */
+    Answer send(String method, String path, byte[] body, String type, @Nullable String version) {
+        HttpRequest.Builder request = json(method, path, "")
+                .setHeader("Content-Type", type)
+                .method(method, HttpRequest.BodyPublishers.ofByteArray(body));
+        return send(version == null ? request : request.header("If-Match", "\"" + version + "\""));
+    }
+
+    Answer put(String path, Object body, @Nullable String version) {
+        return send("PUT", path, JSON.writeValueAsBytes(body), "application/json", version);
+    }
+
+    Answer delete(String path, @Nullable String version) {
+        return send("DELETE", path, new byte[0], "application/json", version);
     }
 
     /** Without the token a browser would send. */

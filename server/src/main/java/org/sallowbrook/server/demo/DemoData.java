@@ -20,6 +20,7 @@ import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.server.dosing.DosingService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.TagService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SignIn;
@@ -57,6 +58,7 @@ class DemoData implements ApplicationRunner {
     private final PeopleService people;
     private final HerbariumService herbarium;
     private final FieldService field;
+    private final TagService tags;
     private final DryingService drying;
     private final ShelfService shelf;
     private final DemoBench bench;
@@ -70,6 +72,7 @@ class DemoData implements ApplicationRunner {
             PeopleService people,
             HerbariumService herbarium,
             FieldService field,
+            TagService tags,
             DryingService drying,
             ShelfService shelf,
             DemoBench bench,
@@ -81,6 +84,7 @@ class DemoData implements ApplicationRunner {
         this.people = people;
         this.herbarium = herbarium;
         this.field = field;
+        this.tags = tags;
         this.drying = drying;
         this.shelf = shelf;
         this.bench = bench;
@@ -156,6 +160,10 @@ class DemoData implements ApplicationRunner {
         UUID limes = stand("small-leaved-lime", "The three limes", "Abbot's Copse", Site.Ground.CLEAN);
         stand("perforate-st-johns-wort", "St John's-wort on the verge", "Tarry Quarry", Site.Ground.CONTAMINATED);
 
+        ramsonsWithLilies();
+        taggedValerian();
+        stand("giant-hogweed", "Hogweed on the way to the fen: keep off", "Kettle Fen", Site.Ground.UNKNOWN);
+
         identify(limes, "small-leaved-lime", LifeStage.FLOWERING, 405);
         identify(nettles, "stinging-nettle", LifeStage.LEAFY, 200);
         identify(fen, "meadowsweet", LifeStage.FLOWERING, 126);
@@ -167,6 +175,7 @@ class DemoData implements ApplicationRunner {
                         day(20),
                         LifeStage.ROSETTE,
                         REGION,
+                        null,
                         List.of(
                                 new FieldService.ObservationView("leaf-division", "simple"),
                                 new FieldService.ObservationView("leaf-outline", "lance"),
@@ -248,6 +257,29 @@ class DemoData implements ApplicationRunner {
                 Owned.newId(), kind, name, amount, strength, false, open, bestBefore, "still-room shelf"));
     }
 
+    /** Lily-of-the-valley grows through it: handfuls are refused, singly examined leaves are not. */
+    private void ramsonsWithLilies() {
+        UUID id = Owned.newId();
+        field.add(new FieldService.StandRequest(
+                id,
+                "ramsons",
+                "Ramsons in the hollow",
+                "Abbot's Copse",
+                Site.Ground.CLEAN,
+                Site.Permission.GIVEN,
+                Site.Plenty.PLENTIFUL,
+                false,
+                "lily-of-the-valley"));
+        identify(id, "ramsons", LifeStage.FLOWERING, 195);
+    }
+
+    /** Told in flower, to be dug when it has died back and can't be told. */
+    private void taggedValerian() {
+        UUID id = stand("common-valerian", "Valerian along the ditch", "Kettle Fen", Site.Ground.CLEAN);
+        identify(id, "common-valerian", LifeStage.FLOWERING, 140);
+        tags.tag(id, new TagService.TagRequest(Owned.newId(), "blue 3", "third post from the sluice", 55.012, 2.508));
+    }
+
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {
         UUID id = Owned.newId();
         field.add(new FieldService.StandRequest(
@@ -273,7 +305,7 @@ class DemoData implements ApplicationRunner {
         field.identify(
                 stand,
                 new FieldService.IdentificationRequest(
-                        Owned.newId(), day(before), stage, REGION, seen, "Tam Holm", "field guide, page noted"));
+                        Owned.newId(), day(before), stage, REGION, null, seen, "Tam Holm", "field guide, page noted"));
     }
 
     private UUID harvest(
@@ -291,6 +323,7 @@ class DemoData implements ApplicationRunner {
                         weather,
                         List.of("leaf-division", "leaf-margin", "stem-surface"),
                         false,
+                        null,
                         List.of()));
         return id;
     }
@@ -359,12 +392,13 @@ class DemoData implements ApplicationRunner {
                 DosingGate.Way.MOUTH,
                 3.0,
                 3,
-                new DosingService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null),
+                new DosingService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null),
                 new DosingService.RampRequest(0.5, 3),
                 null,
                 21,
-                new DosingService.TimingRequest(DosingService.Relation.AFTER_MEAL, 15),
+                new DosingService.TimingRequest(DosingService.Relation.AFTER_MEAL, 15, null),
                 day(3),
+                null,
                 List.of()));
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {

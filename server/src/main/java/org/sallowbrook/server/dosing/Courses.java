@@ -8,4 +8,6 @@ interface Courses extends JpaRepository<CourseEntity, UUID> {
     List<CourseEntity> findAllByOrderByStartOnDescIdDesc();
 
     List<CourseEntity> findAllByPersonIdAndStatus(UUID personId, CourseEntity.Status status);
+
+    List<CourseEntity> findAllByPersonId(UUID personId);
 }

@@ -5,10 +5,15 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.Positive;
 import jakarta.validation.constraints.PositiveOrZero;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
+import org.sallowbrook.core.dosing.OnOff;
+import org.sallowbrook.core.dosing.Phases;
+import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
@@ -31,7 +36,8 @@ class DoseCalculators {
             @Positive @Nullable Double dropsPerMl,
             @Positive @Nullable Double densityGPerMl,
             @Positive @Nullable Double teaspoonMl,
-            @Positive @Nullable Double cupMl) {}
+            @Positive @Nullable Double cupMl,
+            @Positive @Nullable Double squirtMl) {}
 
     record AmountInput(@Positive Double amount, Dose.Unit unit) {}
 
@@ -82,7 +88,8 @@ class DoseCalculators {
                         p.dropsPerMl(),
                         p.densityGPerMl(),
                         p.teaspoonMl(),
-                        p.cupMl()),
+                        p.cupMl(),
+                        p.squirtMl()),
                 request.perDose().amount(),
                 request.perDose().unit(),
                 request.timesPerDay(),
@@ -114,7 +121,10 @@ class DoseCalculators {
             DosingService.@Nullable RampRequest ramp,
             DosingService.@Nullable TaperRequest taper,
             @Positive Integer courseDays,
-            DosingService.@Nullable TimingRequest timing) {}
+            DosingService.@Nullable TimingRequest timing,
+            @PositiveOrZero @Nullable Double onHandMl,
+            @Positive @Nullable Double bottleMl,
+            @Positive @Nullable Integer openedLifeDays) {}
 
     record CourseAnswer(
             Boolean feasible,
@@ -122,7 +132,12 @@ class DoseCalculators {
             List<DosingService.DayView> days,
             Double totalMl,
             LocalDate lastDay,
-            List<Finding> findings) {}
+            Double trialMl,
+            @Nullable Integer bottles,
+            @Nullable LocalDate runsOutOn,
+            Double usePerDayMl,
+            List<Finding> findings,
+            List<String> because) {}
 
     @PostMapping("/dose/course")
     CourseAnswer course(@RequestBody CourseCalculatorRequest r) {
@@ -134,12 +149,18 @@ class DoseCalculators {
                 DosingService.RampRequest.toCore(r.ramp()),
                 DosingService.TaperRequest.toCore(r.taper()),
                 r.courseDays()));
-        List<Finding> findings = r.pattern().kind() == Course.Kind.AS_NEEDED
-                ? List.of(Finding.note(
-                        "AS_NEEDED_MOST",
-                        "Taken as needed: the plan shows the most that may be taken.",
-                        "Tick off what was really taken."))
-                : List.of();
+        List<Finding> findings = new ArrayList<>();
+        if (r.pattern().kind() == Course.Kind.AS_NEEDED) {
+            findings.add(Finding.note(
+                    "AS_NEEDED_MOST",
+                    "Taken as needed: the plan shows the most that may be taken.",
+                    "Keep to the least interval, and tick off what was really taken."));
+        }
+        Supply.Result supply =
+                Supply.of(plan, r.onHandMl() == null ? plan.totalMl() : r.onHandMl(), r.bottleMl(), r.openedLifeDays());
+        findings.addAll(supply.findings());
+        List<String> because = new ArrayList<>(plan.because());
+        because.addAll(supply.because());
         return new CourseAnswer(
                 true,
                 CoreVersion.CURRENT,
@@ -148,6 +169,92 @@ class DoseCalculators {
                         .toList(),
                 plan.totalMl(),
                 plan.lastDay(),
-                Answer.ungated(findings));
+                Course.trialMl(r.perDoseMl()),
+                supply.bottles(),
+                supply.runsOutOn(),
+                supply.usePerDayMl(),
+                Answer.ungated(findings),
+                because);
+    }
+
+    record PhaseInput(
+            String product,
+            @Positive Double perDoseMl,
+            @Positive Integer timesPerDay,
+            DosingService.PatternRequest pattern,
+            @Positive Integer days) {}
+
+    record PhasesRequest(LocalDate startOn, List<@Valid PhaseInput> phases) {}
+
+    record PhaseAnswer(
+            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<DosingService.DayView> days) {}
+
+    record PhasesAnswer(
+            Boolean feasible,
+            String coreVersion,
+            List<PhaseAnswer> phases,
+            Map<String, Double> totalMlByProduct,
+            LocalDate lastDay,
+            List<Finding> findings) {}
+
+    /** A course whose formula changes: first weeks, later weeks. */
+    @PostMapping("/dose/phases")
+    PhasesAnswer phases(@RequestBody PhasesRequest r) {
+        Phases.Plan plan = Phases.plan(
+                r.startOn(),
+                Prefixed.each(
+                        "phases",
+                        r.phases(),
+                        (i, p) -> new Phases.Phase(
+                                p.product(),
+                                p.perDoseMl(),
+                                p.timesPerDay(),
+                                p.pattern().toCore(),
+                                p.days())));
+        return new PhasesAnswer(
+                true,
+                CoreVersion.CURRENT,
+                plan.phases().stream()
+                        .map(d -> new PhaseAnswer(
+                                d.product(),
+                                d.plan().days().get(0).date(),
+                                d.plan().lastDay(),
+                                d.plan().totalMl(),
+                                d.plan().days().stream()
+                                        .map(x -> new DosingService.DayView(x.date(), x.doses(), x.perDoseMl()))
+                                        .toList()))
+                        .toList(),
+                plan.totalMlByProduct(),
+                plan.lastDay(),
+                Answer.ungated(List.of()));
+    }
+
+    record ScoredDayInput(
+            Boolean taken, @PositiveOrZero @DecimalMax("10") Double score) {}
+
+    record OnOffRequest(List<@Valid ScoredDayInput> days) {}
+
+    record OnOffAnswer(
+            Boolean feasible,
+            String coreVersion,
+            @Nullable Double difference,
+            @Nullable Double p,
+            String sentence,
+            List<Finding> findings,
+            List<String> because) {}
+
+    /** Whether days with a remedy were better than days without. */
+    @PostMapping("/dose/on-off")
+    OnOffAnswer onOff(@RequestBody OnOffRequest r) {
+        OnOff.Result result =
+                OnOff.compare(Prefixed.each("days", r.days(), (i, d) -> new OnOff.Day(d.taken(), d.score())));
+        return new OnOffAnswer(
+                true,
+                CoreVersion.CURRENT,
+                result.difference(),
+                result.p(),
+                result.sentence(),
+                Answer.ungated(List.of()),
+                result.because());
     }
 }

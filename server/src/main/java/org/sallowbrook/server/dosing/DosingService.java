@@ -1,10 +1,11 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
-import java.util.HashMap;
+import java.time.MonthDay;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -12,11 +13,15 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.Supply;
+import org.sallowbrook.core.dosing.Taking;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Gatekeeper;
@@ -38,9 +43,11 @@ public class DosingService {
             @Nullable Integer onDays,
             @Nullable Integer offDays,
             @Nullable Integer daysPerMonth,
-            @Nullable Double everyHours) {
+            @Nullable Double everyHours,
+            @Nullable MonthDay from,
+            @Nullable MonthDay to) {
         Course.Pattern toCore() {
-            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours);
+            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours, from, to);
         }
     }
 
@@ -64,7 +71,11 @@ public class DosingService {
         ANY
     }
 
-    public record TimingRequest(Relation relation, @Nullable Integer minutes) {}
+    /** @param overMinutes how slowly one dose is drunk */
+    public record TimingRequest(
+            Relation relation,
+            @Nullable Integer minutes,
+            @Nullable Integer overMinutes) {}
 
     public record CourseRequest(
             UUID id,
@@ -80,6 +91,7 @@ public class DosingService {
             Integer courseDays,
             @Nullable TimingRequest timing,
             LocalDate startOn,
+            DosingGate.@Nullable Skin skin,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     public record DayView(LocalDate date, Integer doses, Double perDoseMl) {}
@@ -162,17 +174,28 @@ public class DosingService {
         Product product = shelf.product(request.lotId());
         Person person = people.person(request.personId());
         Dose.Result dose = dose(request, product, person);
+        Supply.Result supply = Supply.of(plan, lot.remaining(), null, null);
         return new CoursePlanView(
                 days(plan),
                 plan.totalMl(),
                 plan.lastDay(),
                 lot.remaining(),
-                runsOut(plan, lot.remaining()),
+                supply.runsOutOn(),
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
                 findings(request, plan, people.today()),
-                product.driedEquivalentGPerMl() == null ? List.of() : dose.because(),
+                because(product, dose, plan, supply),
                 DosingGate.DANGER_SIGNS);
+    }
+
+    private static List<String> because(Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply) {
+        List<String> lines = new ArrayList<>();
+        if (product.driedEquivalentGPerMl() != null) {
+            lines.addAll(dose.because());
+        }
+        lines.addAll(plan.because());
+        lines.addAll(supply.because());
+        return lines;
     }
 
     public CourseView add(CourseRequest request) {
@@ -231,7 +254,12 @@ public class DosingService {
                         "slot",
                         "is not planned that day")
                 .done();
-        List<Finding> findings = findings(planned, plan, request.on());
+        List<Finding> findings = new ArrayList<>(findings(planned, plan, request.on()));
+        taken.stream()
+                .map(d -> d.tickedAt)
+                .max(Instant::compareTo)
+                .ifPresent(last -> findings.addAll(Course.tooSoon(
+                        planned.pattern().toCore(), request.on().equals(today) ? last : null, clock.instant())));
         boolean held = findings.stream().anyMatch(f -> f.severity() == Severity.STOP || f.severity() == Severity.HOLD);
         if (held) {
             throw new Problem.Refused(findings);
@@ -310,15 +338,9 @@ public class DosingService {
 
     private Dose.Result dose(CourseRequest r, Product product, Person person) {
         return Dose.reckon(new Dose.Request(
-                new Dose.Measured(
-                        product.driedEquivalentGPerMl() == null
-                                ? org.sallowbrook.core.measure.Interval.exactly(0)
-                                : product.driedEquivalentGPerMl(),
-                        product.strength(),
-                        null,
-                        null,
-                        null,
-                        null),
+                Dose.Measured.plain(
+                        product.driedEquivalentGPerMl() == null ? Interval.exactly(0) : product.driedEquivalentGPerMl(),
+                        product.strength()),
                 r.perDoseMl(),
                 Dose.Unit.ML,
                 r.timesPerDay(),
@@ -347,7 +369,16 @@ public class DosingService {
                 product,
                 person,
                 new DosingGate.Intake(
-                        r.way(), r.use(), mostPerDose, mostPerDay, r.courseDays(), others(r, on), trialDone, false),
+                        r.way(),
+                        r.use(),
+                        mostPerDose,
+                        mostPerDay,
+                        r.courseDays(),
+                        others(r, on),
+                        trialDone,
+                        false,
+                        r.skin(),
+                        inducerLastOn(r.personId())),
                 on);
         for (Product.Herb herb : product.herbs()) {
             if (badly.contains(herb.taxon().id())) {
@@ -360,40 +391,38 @@ public class DosingService {
         return findings;
     }
 
-    /** Dried grams a day of each plant from the person's other running courses. */
-    private Map<String, Double> others(CourseRequest r, LocalDate on) {
-        Map<String, Double> sum = new HashMap<>();
+    /** The last day a plant that weakens medicines was really taken. */
+    private @Nullable LocalDate inducerLastOn(UUID personId) {
+        return courses.findAllByPersonId(personId).stream()
+                .filter(c -> c.way == DosingGate.Way.MOUTH
+                        && shelf.constituents(c.lotId).contains(Taxon.Constituent.HYPERFORIN))
+                .flatMap(c -> doses.findAllByCourseId(c.id).stream())
+                .map(d -> d.onDay)
+                .max(LocalDate::compareTo)
+                .orElse(null);
+    }
+
+    /** What the person takes by mouth in other running courses; grams unknown where the product's are. */
+    private List<Taking> others(CourseRequest r, LocalDate on) {
+        List<Taking> all = new ArrayList<>();
         for (CourseEntity other : courses.findAllByPersonIdAndStatus(r.personId(), CourseEntity.Status.RUNNING)) {
-            if (other.id.equals(r.id()) || other.lastDay.isBefore(on)) {
+            if (other.id.equals(r.id()) || other.lastDay.isBefore(on) || other.way != DosingGate.Way.MOUTH) {
                 continue;
             }
             Product product = shelf.product(other.lotId);
-            if (product.driedEquivalentGPerMl() == null || other.way != DosingGate.Way.MOUTH) {
-                continue;
-            }
+            Interval equivalent = product.driedEquivalentGPerMl();
             double mostPerDay = plan(planned(other)).days().stream()
                     .mapToDouble(d -> d.perDoseMl() * d.doses())
                     .max()
                     .orElse(0);
             for (Product.Herb herb : product.herbs()) {
-                sum.merge(
-                        herb.taxon().id(),
-                        mostPerDay * product.driedEquivalentGPerMl().high() * herb.fraction(),
-                        Double::sum);
+                all.add(new Taking(
+                        herb.taxon(),
+                        herb.part(),
+                        equivalent == null ? null : (Double) (mostPerDay * equivalent.high() * herb.fraction())));
             }
         }
-        return sum;
-    }
-
-    private static @Nullable LocalDate runsOut(Course.Plan plan, double bottleMl) {
-        double left = bottleMl;
-        for (Course.Day day : plan.days()) {
-            left -= day.doses() * day.perDoseMl();
-            if (left < -1e-9) {
-                return day.date();
-            }
-        }
-        return null;
+        return all;
     }
 
     private static List<DayView> days(Course.Plan plan) {

@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.drying.Drying;
+import org.sallowbrook.core.drying.FreshDryRatio;
+import org.sallowbrook.core.drying.Rack;
+import org.sallowbrook.core.drying.Temperature;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
@@ -26,8 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class DryingService {
-
-    private static final double TARGET_MOISTURE = 0.10;
 
     /** @param moisture at the start, wet basis; null for the card's or the general range of the part */
     public record StartRequest(
@@ -85,8 +86,17 @@ public class DryingService {
             Boolean constantMass,
             Boolean done,
             List<PointView> curve,
+            AdviceView advice,
             List<Finding> findings,
             List<String> because) {}
+
+    /**
+     * What the rack should be like for this lot.
+     *
+     * @param freshToDry grams fresh to one gram dried: from the moisture, or learned
+     * @param lots of this household that are in it
+     */
+    public record AdviceView(Range nominalC, Double mostC, Range areaM2, Range freshToDry, Integer lots) {}
 
     private final DryingRuns runs;
     private final Weighings weighings;
@@ -139,7 +149,7 @@ public class DryingService {
         }
         notInFuture(request.at());
         Moisture moisture = request.moisture() == null
-                ? field.freshMoisture(harvest.id())
+                ? learnedMoisture(harvest)
                 : request.moisture().moisture();
         DryingRun run = new DryingRun(request.id());
         run.harvestId = harvest.id();
@@ -158,7 +168,7 @@ public class DryingService {
         run.freshG = request.freshG();
         run.moistureLow = moisture.low();
         run.moistureHigh = moisture.high();
-        run.targetMoisture = TARGET_MOISTURE;
+        run.targetMoisture = Drying.targetMoisture(harvest.part());
         run.temperatureC = request.temperatureC();
         run.relativeHumidity = request.relativeHumidity();
         reckon(run, List.of());
@@ -266,6 +276,39 @@ public class DryingService {
         return runs.findById(id).orElseThrow(() -> new Problem.NotFound("drying lot"));
     }
 
+    /** Fresh moisture as the card or the part has it, moved by this household's own lots of the same plant and part. */
+    private Moisture learnedMoisture(FieldService.HarvestView harvest) {
+        Moisture general = field.freshMoisture(harvest.id());
+        double target = Drying.targetMoisture(harvest.part());
+        FreshDryRatio ratio = ratio(harvest.taxonId(), harvest.part(), general, target);
+        return ratio.lots() == 0 ? general : ratio.freshMoisture(target);
+    }
+
+    private FreshDryRatio ratio(String taxonId, Taxon.Part part, Moisture general, double target) {
+        List<FreshDryRatio.Lot> lots = new ArrayList<>();
+        for (DryingRun run : runs.findAllByTaxonIdAndPartAndStatus(taxonId, part, DryingRun.Status.JARRED)) {
+            List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(run.id);
+            if (!weighed.isEmpty()) {
+                lots.add(new FreshDryRatio.Lot(run.freshG, weighed.get(weighed.size() - 1).massG));
+            }
+        }
+        return FreshDryRatio.predicted(general, target).learn(lots);
+    }
+
+    private AdviceView advice(DryingRun run) {
+        Taxon taxon = herbarium.taxon(run.taxonId);
+        Taxon.UsedPart part = taxon.usedPart(run.part).orElse(null);
+        Temperature temperature =
+                Temperature.of(run.part, part != null && part.aromatic(), part == null ? null : part.dryAtC());
+        FreshDryRatio ratio = ratio(run.taxonId, run.part, field.freshMoisture(run.harvestId), run.targetMoisture);
+        return new AdviceView(
+                Range.of(temperature.nominalC()),
+                temperature.mostC(),
+                Range.of(Rack.spread(run.freshG, run.part, null).areaM2()),
+                Range.of(ratio.range()),
+                ratio.lots());
+    }
+
     private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed) {
         List<Weighing> points = new ArrayList<>();
         weighed.forEach(w -> points.add(new Weighing(w.rackHours, w.massG)));
@@ -320,6 +363,7 @@ public class DryingService {
                 r.curve().stream()
                         .map(p -> new PointView(p.rackHours(), p.massG()))
                         .toList(),
+                advice(run),
                 r.findings(),
                 r.because());
     }

@@ -9,7 +9,9 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.Site;
+import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
@@ -49,6 +51,7 @@ public class FieldService {
             LocalDate on,
             LifeStage stage,
             String region,
+            @Nullable Set<LookingCondition> conditions,
             List<ObservationView> observations,
             @Nullable String secondObserver,
             @Nullable String book) {}
@@ -59,6 +62,7 @@ public class FieldService {
             LifeStage stage,
             Identification.Status status,
             @Nullable String taxonId,
+            @Nullable String genus,
             List<ObservationView> observations,
             String identifiedBy,
             @Nullable String secondObserver,
@@ -91,6 +95,7 @@ public class FieldService {
             String weather,
             List<String> tells,
             Boolean examinedSingly,
+            @Nullable UUID tagId,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     /** Nothing saved: what the gates would say. */
@@ -114,6 +119,7 @@ public class FieldService {
     private final Stands stands;
     private final StandIdentifications identifications;
     private final Harvests harvests;
+    private final Tags tags;
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
@@ -124,6 +130,7 @@ public class FieldService {
             Stands stands,
             StandIdentifications identifications,
             Harvests harvests,
+            Tags tags,
             HerbariumService herbarium,
             PeopleService people,
             Gatekeeper gatekeeper,
@@ -132,6 +139,7 @@ public class FieldService {
         this.stands = stands;
         this.identifications = identifications;
         this.harvests = harvests;
+        this.tags = tags;
         this.herbarium = herbarium;
         this.people = people;
         this.gatekeeper = gatekeeper;
@@ -203,16 +211,19 @@ public class FieldService {
             return view(known);
         }
         notInFuture(request.on());
-        Identification.Result result = Identification.identify(
-                herbarium.herbarium(),
-                new Identification.Request(
+        Set<LookingCondition> conditions = request.conditions() == null ? Set.of() : request.conditions();
+        Identification.Result result = herbarium
+                .identifier()
+                .identify(new Identification.Request(
                         request.on().getMonthValue(),
                         request.stage(),
                         request.region(),
+                        conditions,
                         request.observations().stream()
                                 .map(o -> new Identification.Observation(o.character(), o.state()))
-                                .toList()));
-        boolean sameTaxon = stand.taxonId.equals(result.verdict().taxon());
+                                .toList(),
+                        Set.of()));
+        boolean sameTaxon = stand.taxonId.equals(result.verdict().taxon()) || sameGenus(stand, result.verdict());
         StandIdentification saved = new StandIdentification(request.id());
         saved.standId = standId;
         saved.onDay = request.on();
@@ -221,6 +232,8 @@ public class FieldService {
                 ? Identification.Status.NOT_YET
                 : result.verdict().status();
         saved.taxonId = result.verdict().taxon();
+        saved.conditions =
+                String.join(",", conditions.stream().map(Enum::name).sorted().toList());
         saved.observations = json.writeValueAsString(request.observations());
         saved.verdict = json.writeValueAsString(result.verdict());
         saved.coreVersion = CoreVersion.CURRENT;
@@ -238,6 +251,12 @@ public class FieldService {
             stand.doubtReason = null;
         }
         return view(identifications.saveAndFlush(saved));
+    }
+
+    /** Only the genus is certain, and the stand's card says the whole genus serves. */
+    private boolean sameGenus(Stand stand, Identification.Verdict verdict) {
+        Taxon taxon = herbarium.taxon(stand.taxonId);
+        return taxon.genusEnough() && taxon.genus().equals(verdict.genus());
     }
 
     @Transactional(readOnly = true)
@@ -279,6 +298,7 @@ public class FieldService {
         harvest.weather = request.weather().strip();
         harvest.tells = json.writeValueAsString(request.tells());
         harvest.examinedSingly = request.examinedSingly();
+        harvest.tagId = request.tagId();
         harvest.pickedBy = Member.current().displayName();
         harvest.code = "H" + request.on().format(DateTimeFormatter.ofPattern("yyMMdd")) + "-"
                 + (harvests.countByOnDay(request.on()) + 1);
@@ -337,7 +357,11 @@ public class FieldService {
         List<Finding> findings = new ArrayList<>(HarvestGate.check(new HarvestGate.Request(
                 taxon,
                 request.part(),
-                new HarvestGate.Identity(newest == null ? null : newest.status, stand.doubted),
+                new HarvestGate.Identity(
+                        newest == null ? null : newest.status,
+                        stand.doubted,
+                        tellable(taxon, request.stage()),
+                        tag(stand, request.tagId())),
                 stand.site(),
                 request.stage(),
                 request.on(),
@@ -347,6 +371,22 @@ public class FieldService {
                 tells,
                 request.examinedSingly())));
         return findings;
+    }
+
+    /** Whether every dangerous look-alike on the card can be told at this stage. */
+    private boolean tellable(Taxon taxon, LifeStage stage) {
+        return taxon.lookAlikes().stream()
+                .filter(l -> herbarium.taxon(l.taxon()).danger().dangerous())
+                .allMatch(l -> l.tellable().contains(stage));
+    }
+
+    private @Nullable Tag tag(Stand stand, @Nullable UUID tagId) {
+        return tagId == null
+                ? null
+                : tags.findById(tagId)
+                        .filter(t -> t.standId.equals(stand.id))
+                        .orElseThrow(() -> new Problem.NotFound("tag"))
+                        .toCore();
     }
 
     /** Already taken of this part in the calendar year, at most all of it. */
@@ -400,10 +440,15 @@ public class FieldService {
                 i.stage,
                 i.status,
                 i.taxonId,
+                genus(i),
                 List.of(json.readValue(i.observations, ObservationView[].class)),
                 i.identifiedBy,
                 i.secondObserver,
                 i.book);
+    }
+
+    private @Nullable String genus(StandIdentification i) {
+        return json.readTree(i.verdict).path("genus").asString(null);
     }
 
     private HarvestView view(Harvest h, Stand s) {

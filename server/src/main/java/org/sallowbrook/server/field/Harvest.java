@@ -30,6 +30,10 @@ class Harvest extends Owned {
     String weather = "";
     String tells = "";
     boolean examinedSingly;
+
+    @org.jspecify.annotations.Nullable
+    UUID tagId;
+
     String pickedBy = "";
 
     protected Harvest() {}

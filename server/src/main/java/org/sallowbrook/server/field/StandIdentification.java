@@ -28,6 +28,7 @@ class StandIdentification extends Owned {
     @Nullable
     String taxonId;
 
+    String conditions = "";
     String observations = "";
     String verdict = "";
     String coreVersion = "";

@@ -1,6 +1,8 @@
 package org.sallowbrook.server.herbarium;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -10,138 +12,57 @@ import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
-import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Frequency;
+import org.sallowbrook.core.herbarium.Group;
 import org.sallowbrook.core.herbarium.LifeStage;
-import org.sallowbrook.core.herbarium.Source;
+import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Interval;
-import org.sallowbrook.core.measure.Severity;
 
-/** The shape of the YAML files, and their translation into core types. docs/formats/plant-card.md describes it. */
+/** Turns a written card into a taxon, filling in the characters of its kinds. */
 final class CardReader {
 
-    record CharacterFile(
-            String id,
-            String name,
-            CharacterDefinition.Organ organ,
-            String look,
-            Set<LifeStage> stages,
-            @Nullable Boolean scent,
-            @Nullable Integer cost,
-            @Nullable Double error,
-            LinkedHashMap<String, String> states) {
+    /** Characters many cards share. */
+    record Kind(String words, LinkedHashMap<String, String> characters) {}
 
-        private static final double USUAL_ERROR = 0.03;
+    /** A card that can't be understood. @param where the word of the card to look at */
+    static final class Unreadable extends IllegalArgumentException {
 
-        CharacterDefinition toCore() {
-            return new CharacterDefinition(
-                    id,
-                    name,
-                    organ,
-                    look,
-                    stages,
-                    Boolean.TRUE.equals(scent),
-                    cost == null ? 1 : cost,
-                    error == null ? USUAL_ERROR : error,
-                    states.entrySet().stream()
-                            .map(e -> new CharacterDefinition.State(e.getKey(), e.getValue()))
-                            .toList());
+        final String where;
+
+        Unreadable(String where, String message) {
+            super(message);
+            this.where = where;
         }
     }
 
-    record SourceFile(String title, int year, Source.Evidence evidence) {
-        Source toCore() {
-            return new Source(title, year, evidence, Source.Review.STARTER);
-        }
-    }
+    private record Line(String character, Set<LifeStage> stages, Set<LookingCondition> under, String states) {}
 
-    record LookAlikeFile(String taxon, List<String> decisive, String tells) {}
-
-    record SpiritFile(double ratio, double menstruumPercent, String source) {}
-
-    record TeaFile(String method, double minutes, double gramsPerCup, double cupMl, String source) {}
-
-    record DoseFile(
-            String use,
-            Taxon.Route route,
-            String form,
-            int fromAgeYears,
-            double lowGPerDay,
-            double highGPerDay,
-            @Nullable Integer mostDays,
-            String source) {}
-
-    record UseFile(String name, Taxon.Route route, @Nullable Boolean grave, String source) {}
-
-    record CautionFile(
-            Taxon.Subject subject,
-            @Nullable String value,
-            Taxon.CautionStatus status,
-            @Nullable Severity severity,
-            String effect,
-            String source) {}
-
-    record PartFile(
-            Taxon.Part part,
-            String moment,
-            Set<LifeStage> stages,
-            Set<Integer> months,
-            double sharePerPlant,
-            double shareOfStand,
-            @Nullable Interval freshMoisture,
-            @Nullable Interval bulkDensityGPerMl,
-            @Nullable Double dryAtC,
-            @Nullable Boolean aromatic,
-            Set<Taxon.Route> routes,
-            String method,
-            @Nullable SpiritFile spirit,
-            @Nullable TeaFile tea,
-            List<DoseFile> doses) {}
-
-    record CardFile(
-            String id,
-            String name,
-            String author,
-            @Nullable List<String> olderNames,
-            List<String> commonNames,
-            String family,
-            String lifeForm,
-            Danger danger,
-            @Nullable Boolean draft,
-            @Nullable Boolean genusEnough,
-            boolean lookAlikesChecked,
-            Set<String> regions,
-            String habitat,
-            String protection,
-            @Nullable List<String> hazards,
-            @Nullable Boolean halfParasite,
-            Map<LifeStage, Set<Integer>> months,
-            LinkedHashMap<String, String> characters,
-            @Nullable List<LookAlikeFile> lookAlikes,
-            @Nullable List<PartFile> parts,
-            @Nullable Set<Taxon.Constituent> constituents,
-            @Nullable List<String> actions,
-            @Nullable List<UseFile> uses,
-            @Nullable List<CautionFile> cautions,
-            @Nullable Map<String, SourceFile> sources,
-            SourceFile source) {}
+    private static final String LEAVES_NOW = "leaves-now";
 
     private final Map<String, CharacterDefinition> vocabulary;
+    private final Map<String, Kind> kinds;
 
-    CardReader(Map<String, CharacterDefinition> vocabulary) {
+    CardReader(Map<String, CharacterDefinition> vocabulary, Map<String, Kind> kinds) {
         this.vocabulary = vocabulary;
+        this.kinds = kinds;
     }
 
+    /** @throws Unreadable when a line makes no sense */
     Taxon taxon(CardFile f) {
+        Group group = f.group() == null ? Group.PLANT : f.group();
         return new Taxon(
                 f.id(),
                 f.name(),
                 f.author(),
                 list(f.olderNames()),
                 f.commonNames(),
+                f.ambiguousNames() == null ? Set.of() : f.ambiguousNames(),
                 f.family(),
+                group,
                 f.lifeForm(),
+                f.origin() == null ? Taxon.Origin.NATIVE : f.origin(),
                 f.danger(),
                 Boolean.TRUE.equals(f.draft()),
                 Boolean.TRUE.equals(f.genusEnough()),
@@ -149,12 +70,16 @@ final class CardReader {
                 f.regions(),
                 f.habitat(),
                 f.protection(),
-                list(f.hazards()),
+                text(f.sexes()),
+                f.hazards() == null ? Map.of() : f.hazards(),
+                text(f.washing()),
+                text(f.winterTells()),
                 Boolean.TRUE.equals(f.halfParasite()),
                 f.months(),
-                shown(f),
+                shown(f, group),
                 list(f.lookAlikes()).stream()
-                        .map(l -> new Taxon.LookAlike(l.taxon(), l.decisive(), l.tells()))
+                        .map(l -> new Taxon.LookAlike(
+                                l.taxon(), l.decisive(), l.tellable() == null ? Set.of() : l.tellable(), l.tells()))
                         .toList(),
                 list(f.parts()).stream().map(p -> part(f, p)).toList(),
                 f.constituents() == null ? Set.of() : f.constituents(),
@@ -163,12 +88,19 @@ final class CardReader {
                         .toList(),
                 list(f.uses()).stream()
                         .map(u -> new Taxon.Use(
-                                u.name(), u.route(), Boolean.TRUE.equals(u.grave()), source(f, u.source())))
+                                u.name(),
+                                u.route(),
+                                u.potency() == null ? Taxon.Potency.MODERATE : u.potency(),
+                                Boolean.TRUE.equals(u.grave()),
+                                source(f, u.source())))
+                        .toList(),
+                list(f.foods()).stream()
+                        .map(o -> new Taxon.Food(o.what(), o.limit(), source(f, o.source())))
                         .toList(),
                 list(f.cautions()).stream()
                         .map(c -> new Taxon.Caution(
                                 c.subject(),
-                                c.value() == null ? "" : c.value(),
+                                text(c.value()),
                                 c.status(),
                                 c.severity(),
                                 c.effect(),
@@ -177,7 +109,7 @@ final class CardReader {
                 f.source().toCore());
     }
 
-    private Taxon.UsedPart part(CardFile f, PartFile p) {
+    private Taxon.UsedPart part(CardFile f, CardFile.PartFile p) {
         return new Taxon.UsedPart(
                 p.part(),
                 p.moment(),
@@ -185,12 +117,19 @@ final class CardReader {
                 p.months(),
                 p.sharePerPlant(),
                 p.shareOfStand(),
-                p.freshMoisture(),
-                p.bulkDensityGPerMl(),
+                interval(p.degreeDays(), "degreeDays"),
+                p.leastAgeYears(),
+                p.frost(),
+                interval(p.freshMoisture(), "freshMoisture"),
+                interval(p.bulkDensityGPerMl(), "bulkDensityGPerMl"),
+                interval(p.freshBulkDensityGPerMl(), "freshBulkDensityGPerMl"),
                 p.dryAtC(),
+                p.storageMonths(),
+                p.ageingMonths(),
                 Boolean.TRUE.equals(p.aromatic()),
                 p.routes(),
                 p.method(),
+                text(p.tools()),
                 p.spirit() == null
                         ? null
                         : new Taxon.SpiritAdvice(
@@ -205,57 +144,169 @@ final class CardReader {
                                 p.tea().gramsPerCup(),
                                 p.tea().cupMl(),
                                 source(f, p.tea().source())),
-                p.doses().stream()
+                list(p.doses()).stream()
                         .map(d -> new Taxon.DoseRange(
                                 d.use(),
                                 d.route(),
                                 d.form(),
                                 d.fromAgeYears(),
-                                Interval.of(d.lowGPerDay(), d.highGPerDay()),
+                                positive(d.lowGPerDay(), d.highGPerDay(), "lowGPerDay"),
                                 d.mostDays(),
                                 source(f, d.source())))
+                        .toList(),
+                list(p.contents()).stream()
+                        .map(c -> new Taxon.Content(
+                                c.constituent(),
+                                positive(c.lowMgPerG(), c.highMgPerG(), "lowMgPerG"),
+                                c.mostMgPerDay(),
+                                c.mostMgPerKgPerDay(),
+                                source(f, c.source())))
                         .toList(),
                 f.source().toCore());
     }
 
-    private static Source source(CardFile f, String key) {
-        SourceFile source = f.sources() == null ? null : f.sources().get(key);
+    private static @Nullable Interval interval(CardFile.@Nullable RangeFile range, String field) {
+        return range == null ? null : positive(range.low(), range.high(), field);
+    }
+
+    private static Interval positive(double low, double high, String field) {
+        if (!(low >= 0 && high >= low && high < Double.POSITIVE_INFINITY)) {
+            throw new Unreadable(field, field + ": the low end must be at least 0 and not above the high end");
+        }
+        return Interval.of(low, high);
+    }
+
+    private static org.sallowbrook.core.herbarium.Source source(CardFile f, String key) {
+        CardFile.SourceFile source = f.sources() == null ? null : f.sources().get(key);
         if (source == null) {
-            throw new IllegalArgumentException(f.id() + ": unknown source " + key);
+            throw new Unreadable(key, "unknown source " + key);
         }
         return source.toCore();
     }
 
-    /** "leaf-hairs@ROSETTE: usual bristly, rare soft"; without a stage it holds wherever the character can be seen. */
-    private List<Taxon.Shown> shown(CardFile f) {
+    // ---- characters
+
+    private List<Taxon.Shown> shown(CardFile f, Group group) {
+        // The card's own lines stand first and win; of its kinds, the later wins.
+        Map<String, List<Line>> lines = new LinkedHashMap<>(lines(f.characters(), group));
+        List<String> like = new ArrayList<>(list(f.like()));
+        Collections.reverse(like);
+        for (String kind : like) {
+            Kind known = kinds.get(kind);
+            if (known == null) {
+                throw new Unreadable(kind, "unknown kind " + kind);
+            }
+            lines(known.characters(), group).forEach(lines::putIfAbsent);
+        }
+        Set<LifeStage> leafless = EnumSet.noneOf(LifeStage.class);
+        for (Line line : lines.getOrDefault(LEAVES_NOW, List.of())) {
+            if (line.states().strip().equals("always absent")) {
+                leafless.addAll(stages(line));
+            }
+        }
         List<Taxon.Shown> shown = new ArrayList<>();
-        for (Map.Entry<String, String> entry : f.characters().entrySet()) {
-            String[] key = entry.getKey().split("@");
-            CharacterDefinition definition = vocabulary.get(key[0]);
-            if (definition == null) {
-                throw new IllegalArgumentException(f.id() + ": unknown character " + key[0]);
-            }
-            Set<LifeStage> stages = EnumSet.noneOf(LifeStage.class);
-            if (key.length > 1) {
-                for (String stage : key[1].split(",")) {
-                    stages.add(LifeStage.valueOf(stage.strip()));
+        for (List<Line> of : lines.values()) {
+            for (Line line : of) {
+                CharacterDefinition definition = definition(line.character());
+                Set<LifeStage> stages = stages(line);
+                boolean ofLeaf =
+                        definition.organ() == Organ.LEAF || definition.id().equals("scent");
+                if (ofLeaf && line.stages().isEmpty() && !definition.id().equals("evergreen")) {
+                    stages.removeAll(leafless);
                 }
-            } else {
-                stages.addAll(definition.stages());
-                stages.retainAll(f.months().keySet());
+                shown.add(new Taxon.Shown(line.character(), new LinkedHashSet<>(stages), line.under(), states(line)));
             }
-            Map<String, Frequency> states = new LinkedHashMap<>();
-            for (String state : entry.getValue().split(",")) {
-                String[] words = state.strip().split(" +");
-                if (words.length != 2) {
-                    throw new IllegalArgumentException(
-                            f.id() + ": " + key[0] + " wants 'always state' or 'usual state, rare state'");
-                }
-                states.put(words[1], Frequency.valueOf(words[0].toUpperCase(Locale.ROOT)));
-            }
-            shown.add(new Taxon.Shown(key[0], new LinkedHashSet<>(stages), states));
         }
         return shown;
+    }
+
+    /** "leaf-hairs@ROSETTE+SHADE"; without a stage a line holds wherever the character can be seen. */
+    private Map<String, List<Line>> lines(Map<String, String> characters, Group group) {
+        Map<String, List<Line>> lines = new LinkedHashMap<>();
+        for (Map.Entry<String, String> entry : characters.entrySet()) {
+            String[] key = entry.getKey().split("@", 2);
+            if (!definition(key[0]).groups().contains(group)) {
+                throw new Unreadable(key[0], key[0] + " does not exist in the group " + group);
+            }
+            Set<LifeStage> stages = EnumSet.noneOf(LifeStage.class);
+            Set<LookingCondition> under = EnumSet.noneOf(LookingCondition.class);
+            if (key.length > 1) {
+                String[] parts = key[1].split("\\+");
+                for (String stage : parts[0].split(",")) {
+                    if (!stage.isBlank()) {
+                        stages.add(constant(LifeStage.class, stage, entry.getKey()));
+                    }
+                }
+                for (int i = 1; i < parts.length; i++) {
+                    under.add(constant(LookingCondition.class, parts[i], entry.getKey()));
+                }
+            }
+            lines.computeIfAbsent(key[0], k -> new ArrayList<>())
+                    .add(new Line(key[0], stages, under, text(entry.getValue())));
+        }
+        return lines;
+    }
+
+    private Set<LifeStage> stages(Line line) {
+        Set<LifeStage> stages = EnumSet.noneOf(LifeStage.class);
+        stages.addAll(line.stages().isEmpty() ? definition(line.character()).stages() : line.stages());
+        return stages;
+    }
+
+    private static Map<String, Frequency> states(Line line) {
+        Map<String, Frequency> states = new LinkedHashMap<>();
+        for (String state : line.states().split(",")) {
+            String[] words = state.strip().split(" +");
+            if (words.length < 2 || words.length > 3) {
+                throw new Unreadable(
+                        line.character(),
+                        line.character() + " wants 'always state' or 'usual state, usual 0.3 state, rare state'");
+            }
+            states.put(words[words.length - 1], frequency(words, line.character()));
+        }
+        return states;
+    }
+
+    private static Frequency frequency(String[] words, String character) {
+        Frequency.Word word = constant(Frequency.Word.class, words[0].toUpperCase(Locale.ROOT), character);
+        if (words.length == 3) {
+            double share;
+            try {
+                share = Double.parseDouble(words[1]);
+            } catch (NumberFormatException e) {
+                throw new Unreadable(character, character + ": " + words[1] + " is not a share");
+            }
+            if (word != Frequency.Word.USUAL || !(share > 0 && share <= 1)) {
+                throw new Unreadable(character, character + ": only 'usual' takes a share, above 0 and at most 1");
+            }
+            return Frequency.usual(share);
+        }
+        return switch (word) {
+            case ALWAYS -> Frequency.ALWAYS;
+            case USUAL -> Frequency.USUAL;
+            case RARE -> Frequency.RARE;
+        };
+    }
+
+    private static <E extends Enum<E>> E constant(Class<E> type, String word, String where) {
+        try {
+            return Enum.valueOf(type, word.strip());
+        } catch (IllegalArgumentException e) {
+            throw new Unreadable(
+                    where, where + ": " + word.strip() + " is none of " + Arrays.toString(type.getEnumConstants()));
+        }
+    }
+
+    private CharacterDefinition definition(String id) {
+        CharacterDefinition definition = vocabulary.get(id);
+        if (definition == null) {
+            throw new Unreadable(id, "unknown character " + id);
+        }
+        return definition;
+    }
+
+    private static String text(@Nullable String text) {
+        return text == null ? "" : text;
     }
 
     private static <T> List<T> list(@Nullable List<T> list) {

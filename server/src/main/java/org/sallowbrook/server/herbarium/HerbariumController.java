@@ -1,15 +1,25 @@
 package org.sallowbrook.server.herbarium;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
 import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.Figures;
+import org.sallowbrook.core.herbarium.Found;
 import org.sallowbrook.core.herbarium.Frequency;
+import org.sallowbrook.core.herbarium.Group;
+import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Telling;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.server.platform.Range;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,18 +32,41 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/herbarium")
 class HerbariumController {
 
+    /** @param foundBy the name that matched, when it is not the one shown; null when nothing was searched */
     record TaxonSummary(
-            String id, String name, String commonName, Danger danger, Boolean draft, List<Taxon.Part> parts) {}
+            String id,
+            String name,
+            String commonName,
+            Danger danger,
+            Boolean draft,
+            Group group,
+            List<Taxon.Part> parts,
+            @Nullable FoundView foundBy) {}
 
-    record StateView(String state, String words, Frequency frequency) {}
+    record FoundView(String name, Found.Kind kind, Integer slips) {}
 
-    record ShownView(String character, String name, Organ organ, List<LifeStage> stages, List<StateView> states) {}
+    record StateView(String state, String words, Frequency.Word frequency, Double share) {}
 
-    record LookAlikeView(String taxon, String commonName, Danger danger, List<String> decisive, String tells) {}
+    record ShownView(
+            String character,
+            String name,
+            Organ organ,
+            List<LifeStage> stages,
+            List<LookingCondition> under,
+            List<StateView> states) {}
 
-    record SourceView(String title, Integer year, Source.Evidence evidence, Source.Review review) {
-        static SourceView of(Source s) {
-            return new SourceView(s.title(), s.year(), s.evidence(), s.review());
+    record LookAlikeView(
+            String taxon,
+            String commonName,
+            Danger danger,
+            List<String> decisive,
+            List<LifeStage> tellable,
+            String tells) {}
+
+    /** @param figure by which it is ticked */
+    record SourceView(String title, Integer year, Source.Evidence evidence, Source.Review review, String figure) {
+        static SourceView of(Source s, String figure) {
+            return new SourceView(s.title(), s.year(), s.evidence(), s.review(), figure);
         }
     }
 
@@ -57,16 +90,27 @@ class HerbariumController {
             List<Integer> months,
             Double sharePerPlant,
             Double shareOfStand,
+            @Nullable Range degreeDays,
+            @Nullable Integer leastAgeYears,
+            Taxon.@Nullable Frost frost,
             @Nullable Range freshMoisture,
+            @Nullable Range bulkDensityGPerMl,
             @Nullable Double dryAtC,
+            @Nullable Integer storageMonths,
+            @Nullable Integer ageingMonths,
             Boolean aromatic,
             List<Taxon.Route> routes,
             String method,
+            String tools,
             @Nullable SpiritView spirit,
             @Nullable TeaView tea,
             List<DoseView> doses) {}
 
-    record UseView(String name, Taxon.Route route, Boolean grave, SourceView source) {}
+    record UseView(String name, Taxon.Route route, Taxon.Potency potency, Boolean grave, SourceView source) {}
+
+    record FoodView(String what, String limit) {}
+
+    record HazardView(Taxon.Hazard kind, String words) {}
 
     record CautionView(
             Taxon.Subject subject,
@@ -84,15 +128,24 @@ class HerbariumController {
             String author,
             List<String> olderNames,
             List<String> commonNames,
+            List<String> ambiguousNames,
             String family,
+            Group group,
             String lifeForm,
+            Taxon.Origin origin,
             Danger danger,
             Boolean draft,
+            List<String> missing,
             Boolean genusEnough,
+            Boolean lookAlikesChecked,
             List<String> regions,
             String habitat,
             String protection,
-            List<String> hazards,
+            String sexes,
+            List<HazardView> hazards,
+            String washing,
+            String winterTells,
+            Boolean halfParasite,
             List<MonthsView> months,
             List<ShownView> characters,
             List<LookAlikeView> lookAlikes,
@@ -100,6 +153,7 @@ class HerbariumController {
             List<Taxon.Constituent> constituents,
             List<String> actions,
             List<UseView> uses,
+            List<FoodView> foods,
             List<CautionView> cautions,
             SourceView source) {}
 
@@ -111,6 +165,8 @@ class HerbariumController {
             Organ organ,
             String howToLook,
             List<LifeStage> stages,
+            List<Group> groups,
+            List<LookingCondition> notUnder,
             Boolean scent,
             Integer cost,
             List<CharacterStateView> states) {}
@@ -123,18 +179,98 @@ class HerbariumController {
 
     @GetMapping("/taxa")
     List<TaxonSummary> taxa(@RequestParam(required = false) @Nullable String q) {
-        var found = q == null || q.isBlank()
-                ? herbarium.herbarium().taxa()
-                : herbarium.herbarium().search(q);
-        return found.stream()
-                .map(t -> new TaxonSummary(
-                        t.id(),
-                        t.name(),
-                        t.commonName(),
-                        t.danger(),
-                        t.draft(),
-                        t.parts().stream().map(Taxon.UsedPart::part).toList()))
+        Herbarium all = herbarium.herbarium();
+        if (q == null || q.isBlank()) {
+            return all.taxa().stream()
+                    .sorted(Comparator.comparing(Taxon::commonName))
+                    .map(t -> summary(t, null))
+                    .toList();
+        }
+        Checks.begin()
+                .that(q.length() <= 120, "q", "must have at most 120 letters")
+                .done();
+        return all.search(q).stream()
+                .map(f -> summary(f.taxon(), new FoundView(f.name(), f.kind(), f.slips())))
                 .toList();
+    }
+
+    private static TaxonSummary summary(Taxon t, @Nullable FoundView found) {
+        return new TaxonSummary(
+                t.id(),
+                t.name(),
+                t.commonName(),
+                t.danger(),
+                t.draft(),
+                t.group(),
+                t.parts().stream().map(Taxon.UsedPart::part).toList(),
+                found);
+    }
+
+    /** @param decisive tells the listed pair for sure; @param here what the first shows, in words */
+    record TellView(String character, String name, Organ organ, Boolean decisive, String here, String there) {}
+
+    /** @param tellable whether that is enough to pick by, should one of them be dangerous */
+    record ComparisonView(LifeStage stage, Boolean tellable, List<TellView> tells) {}
+
+    /** What tells two plants apart at a stage. */
+    @GetMapping("/taxa/{id}/compare/{other}")
+    ComparisonView compare(@PathVariable String id, @PathVariable String other, @RequestParam LifeStage stage) {
+        Herbarium all = herbarium.herbarium();
+        Taxon a = herbarium.taxon(id);
+        Taxon b = herbarium.taxon(other);
+        List<String> decisive =
+                a.lookAlike(other).map(Taxon.LookAlike::decisive).orElse(List.of());
+        List<TellView> tells = new ArrayList<>();
+        for (String character : Telling.between(a, b, stage)) {
+            CharacterDefinition c = java.util.Objects.requireNonNull(all.character(character));
+            tells.add(new TellView(
+                    character,
+                    c.name(),
+                    c.organ(),
+                    decisive.contains(character),
+                    words(a, c, stage),
+                    words(b, c, stage)));
+        }
+        tells.sort(Comparator.comparing(TellView::decisive).reversed());
+        return new ComparisonView(stage, Telling.enough(all, a, b, stage), tells);
+    }
+
+    private static String words(Taxon taxon, CharacterDefinition c, LifeStage stage) {
+        var states = taxon.statesOf(c.id(), stage);
+        return states == null
+                ? ""
+                : String.join(" or ", states.keySet().stream().map(c::wordsFor).toList());
+    }
+
+    record DrawingView(
+            String taxon,
+            String commonName,
+            String name,
+            Danger danger,
+            Group group,
+            LifeStage stage,
+            Map<String, String> states) {}
+
+    /** What each plant usually shows at the stage at which it shows most, for a sheet of drawings. */
+    @GetMapping("/drawings")
+    List<DrawingView> drawings(@RequestParam(required = false) @Nullable LifeStage stage) {
+        return herbarium.herbarium().taxa().stream()
+                .filter(t -> stage == null || t.months().containsKey(stage))
+                .sorted(Comparator.comparing(Taxon::commonName))
+                .map(t -> {
+                    LifeStage at = stage == null ? mostTelling(t) : stage;
+                    return new DrawingView(t.id(), t.commonName(), t.name(), t.danger(), t.group(), at, t.usual(at));
+                })
+                .toList();
+    }
+
+    private static LifeStage mostTelling(Taxon t) {
+        if (t.months().containsKey(LifeStage.FLOWERING)) {
+            return LifeStage.FLOWERING;
+        }
+        return t.months().keySet().stream()
+                .max(Comparator.comparingInt(s -> t.usual(s).size()))
+                .orElse(LifeStage.LEAFY);
     }
 
     @GetMapping("/taxa/{id}")
@@ -146,15 +282,27 @@ class HerbariumController {
                 t.author(),
                 t.olderNames(),
                 t.commonNames(),
+                t.ambiguousNames().stream().sorted().toList(),
                 t.family(),
+                t.group(),
                 t.lifeForm(),
+                t.origin(),
                 t.danger(),
                 t.draft(),
+                Herbarium.missing(t),
                 t.genusEnough(),
-                List.copyOf(t.regions()),
+                t.lookAlikesChecked(),
+                t.regions().stream().sorted().toList(),
                 t.habitat(),
                 t.protection(),
-                t.hazards(),
+                t.sexes(),
+                t.hazards().entrySet().stream()
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(e -> new HazardView(e.getKey(), e.getValue()))
+                        .toList(),
+                t.washing(),
+                t.winterTells(),
+                t.halfParasite(),
                 months(t),
                 t.characters().stream().map(this::shown).toList(),
                 t.lookAlikes().stream().map(this::lookAlike).toList(),
@@ -162,8 +310,10 @@ class HerbariumController {
                 t.constituents().stream().sorted().toList(),
                 t.actions().stream().map(Taxon.Action::name).toList(),
                 t.uses().stream()
-                        .map(u -> new UseView(u.name(), u.route(), u.grave(), SourceView.of(u.source())))
+                        .map(u -> new UseView(
+                                u.name(), u.route(), u.potency(), u.grave(), SourceView.of(u.source(), Figures.of(u))))
                         .toList(),
+                t.foods().stream().map(f -> new FoodView(f.what(), f.limit())).toList(),
                 t.cautions().stream()
                         .map(c -> new CautionView(
                                 c.subject(),
@@ -171,9 +321,9 @@ class HerbariumController {
                                 c.status(),
                                 c.severity(),
                                 c.effect(),
-                                SourceView.of(c.source())))
+                                SourceView.of(c.source(), Figures.of(c))))
                         .toList(),
-                SourceView.of(t.source()));
+                SourceView.of(t.source(), Figures.DESCRIPTION));
     }
 
     @GetMapping("/characters")
@@ -185,6 +335,8 @@ class HerbariumController {
                         c.organ(),
                         c.howToLook(),
                         c.stages().stream().sorted().toList(),
+                        c.groups().stream().sorted().toList(),
+                        c.notUnder().stream().sorted().toList(),
                         c.scent(),
                         c.cost(),
                         c.states().stream()
@@ -214,14 +366,29 @@ class HerbariumController {
                 c.name(),
                 c.organ(),
                 s.stages().stream().sorted().toList(),
+                s.under().stream().sorted().toList(),
                 s.states().entrySet().stream()
-                        .map(e -> new StateView(e.getKey(), c.wordsFor(e.getKey()), e.getValue()))
+                        .map(e -> new StateView(
+                                e.getKey(),
+                                c.wordsFor(e.getKey()),
+                                e.getValue().word(),
+                                e.getValue().share()))
                         .toList());
     }
 
     private LookAlikeView lookAlike(Taxon.LookAlike l) {
         Taxon other = herbarium.taxon(l.taxon());
-        return new LookAlikeView(l.taxon(), other.commonName(), other.danger(), l.decisive(), l.tells());
+        return new LookAlikeView(
+                l.taxon(),
+                other.commonName(),
+                other.danger(),
+                l.decisive(),
+                l.tellable().stream().sorted().toList(),
+                l.tells());
+    }
+
+    private static @Nullable Range range(@Nullable Interval interval) {
+        return interval == null ? null : Range.of(interval);
     }
 
     private static PartView part(Taxon.UsedPart p) {
@@ -232,17 +399,24 @@ class HerbariumController {
                 p.months().stream().sorted().toList(),
                 p.sharePerPlant(),
                 p.shareOfStand(),
-                p.freshMoisture() == null ? null : Range.of(p.freshMoisture()),
+                range(p.degreeDays()),
+                p.leastAgeYears(),
+                p.frost(),
+                range(p.freshMoisture()),
+                range(p.bulkDensityGPerMl()),
                 p.dryAtC(),
+                p.storageMonths(),
+                p.ageingMonths(),
                 p.aromatic(),
                 p.routes().stream().sorted().toList(),
                 p.method(),
+                p.tools(),
                 p.spirit() == null
                         ? null
                         : new SpiritView(
                                 p.spirit().ratio(),
                                 p.spirit().menstruumPercent(),
-                                SourceView.of(p.spirit().source())),
+                                SourceView.of(p.spirit().source(), Figures.spirit(p))),
                 p.tea() == null
                         ? null
                         : new TeaView(
@@ -250,7 +424,7 @@ class HerbariumController {
                                 p.tea().minutes(),
                                 p.tea().gramsPerCup(),
                                 p.tea().cupMl(),
-                                SourceView.of(p.tea().source())),
+                                SourceView.of(p.tea().source(), Figures.tea(p))),
                 p.doses().stream()
                         .map(d -> new DoseView(
                                 d.use(),
@@ -259,7 +433,7 @@ class HerbariumController {
                                 d.fromAgeYears(),
                                 Range.of(d.driedGPerDay()),
                                 d.mostDays(),
-                                SourceView.of(d.source())))
+                                SourceView.of(d.source(), Figures.of(p, d))))
                         .toList());
     }
 }

@@ -1,80 +1,119 @@
 package org.sallowbrook.server.herbarium;
 
 import java.io.IOException;
-import java.io.InputStream;
+import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.sallowbrook.core.herbarium.CharacterDefinition;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Figures;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.identification.Identifier;
+import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
-import org.springframework.core.io.Resource;
-import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Service;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.ObjectMapper;
-import tools.jackson.dataformat.yaml.YAMLMapper;
+import org.springframework.transaction.annotation.Transactional;
 
-/** Loads the cards once; a card with a mistake stops the start with file, line and reason. */
+/** The herbarium as the household signed in sees it: the cards that ship, with its own in their place or beside them. */
 @Service
+@Transactional(readOnly = true)
 public class HerbariumService {
 
-    private static final String WHERE = "classpath:/herbarium/";
+    /** How long a card that another server of the same household saved may stay unseen here. */
+    private static final long LOOK_AGAIN_MS = 2000;
 
-    private final ObjectMapper yaml = YAMLMapper.builder()
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-            .build();
-    private final Herbarium herbarium;
+    private record Seen(
+            @Nullable Instant newest, long cards, long checks, Herbarium herbarium, Identifier identifier, long at) {}
 
-    HerbariumService() throws IOException {
-        PathMatchingResourcePatternResolver resources = new PathMatchingResourcePatternResolver();
-        Map<String, CharacterDefinition> vocabulary = new LinkedHashMap<>();
-        for (CardReader.CharacterFile file :
-                read(resources.getResource(WHERE + "characters.yaml"), CardReader.CharacterFile[].class)) {
-            vocabulary.put(file.id(), file.toCore());
-        }
-        CardReader reader = new CardReader(vocabulary);
-        List<Taxon> taxa = new ArrayList<>();
-        Resource[] cards = resources.getResources(WHERE + "taxa/*.yaml");
-        Arrays.sort(cards, Comparator.comparing(r -> Objects.requireNonNullElse(r.getFilename(), "")));
-        for (Resource card : cards) {
-            try {
-                taxa.add(reader.taxon(read(card, CardReader.CardFile.class)));
-            } catch (IllegalArgumentException e) {
-                throw new IllegalStateException(card.getFilename() + ": " + e.getMessage(), e);
-            }
-        }
-        herbarium = new Herbarium(vocabulary.values(), taxa);
-        List<Herbarium.Problem> problems = herbarium.problems();
-        if (!problems.isEmpty()) {
-            throw new IllegalStateException("Plant cards: " + problems);
-        }
-    }
+    private final ShippedCards shipped;
+    private final Identifier shippedIdentifier;
+    private final OwnCards cards;
+    private final FigureChecks checks;
+    private final Map<UUID, Seen> seen = new ConcurrentHashMap<>();
 
-    private <T> T read(Resource file, Class<T> type) throws IOException {
-        try (InputStream in = file.getInputStream()) {
-            return yaml.readValue(in, type);
-        } catch (JacksonException e) {
-            var at = e.getLocation();
-            throw new IllegalStateException(
-                    file.getFilename() + " line " + (at == null ? "?" : at.getLineNr()) + ": " + e.getOriginalMessage(),
-                    e);
-        }
+    HerbariumService(OwnCards cards, FigureChecks checks) throws IOException {
+        shipped = ShippedCards.load();
+        shippedIdentifier = new Identifier(shipped.herbarium());
+        this.cards = cards;
+        this.checks = checks;
     }
 
     public Herbarium herbarium() {
-        return herbarium;
+        Seen now = seen();
+        return now == null ? shipped.herbarium() : now.herbarium();
+    }
+
+    public Identifier identifier() {
+        Seen now = seen();
+        return now == null ? shippedIdentifier : now.identifier();
     }
 
     /** @throws Problem.NotFound when no card has this id */
     public Taxon taxon(String id) {
-        return herbarium.taxon(id).orElseThrow(() -> new Problem.NotFound("plant"));
+        return herbarium().taxon(id).orElseThrow(() -> new Problem.NotFound("plant"));
+    }
+
+    ShippedCards shipped() {
+        return shipped;
+    }
+
+    /** Forgets what was read, after a card or a check was saved here. */
+    void changed() {
+        seen.remove(Member.current().householdId());
+    }
+
+    /** Null for nobody signed in. */
+    private @Nullable Seen seen() {
+        UUID household = Member.householdOrNull();
+        if (household == null) {
+            return null;
+        }
+        Seen known = seen.get(household);
+        if (known != null && System.nanoTime() / 1_000_000 - known.at() < LOOK_AGAIN_MS) {
+            return known;
+        }
+        Instant newest = cards.newest();
+        long own = cards.count();
+        long ticked = checks.count();
+        long now = System.nanoTime() / 1_000_000;
+        Seen next = known != null
+                        && Objects.equals(known.newest(), newest)
+                        && known.cards() == own
+                        && known.checks() == ticked
+                ? new Seen(newest, own, ticked, known.herbarium(), known.identifier(), now)
+                : read(newest, own, ticked, now);
+        seen.put(household, next);
+        return next;
+    }
+
+    private Seen read(@Nullable Instant newest, long own, long ticked, long now) {
+        if (own == 0 && ticked == 0) {
+            return new Seen(newest, 0, 0, shipped.herbarium(), shippedIdentifier, now);
+        }
+        Map<String, Taxon> taxa = new HashMap<>();
+        for (OwnCard card : cards.findAllByOrderByTaxonId()) {
+            taxa.put(card.taxonId, CardText.card(card.taxonId + ".yaml", card.yaml, shipped.reader()));
+        }
+        Map<String, Set<String>> figures = new HashMap<>();
+        for (FigureCheck check : checks.findAll()) {
+            figures.computeIfAbsent(check.taxonId, k -> new HashSet<>()).add(check.figure);
+        }
+        figures.forEach((id, all) -> {
+            Taxon taxon = taxa.get(id) != null
+                    ? taxa.get(id)
+                    : shipped.herbarium().taxon(id).orElse(null);
+            if (taxon != null) {
+                taxa.put(id, Figures.checked(taxon, all));
+            }
+        });
+        Herbarium herbarium = shipped.herbarium().with(new ArrayList<>(List.copyOf(taxa.values())));
+        return new Seen(newest, own, ticked, herbarium, new Identifier(herbarium), now);
     }
 }

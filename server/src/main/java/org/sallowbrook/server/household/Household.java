@@ -15,6 +15,10 @@ class Household {
 
     String name = "";
     String zone = "";
+
+    /** Which cards are candidates where this household gathers. */
+    String region = "merrow";
+
     Instant createdAt = Instant.EPOCH;
 
     protected Household() {}

@@ -73,6 +73,15 @@ public class PeopleService {
                 .zone);
     }
 
+    /** The region whose plants are candidates where this household gathers. */
+    @Transactional(readOnly = true)
+    public String region() {
+        return households
+                .findById(Member.current().householdId())
+                .orElseThrow(() -> new Problem.NotFound("household"))
+                .region;
+    }
+
     /** Today where the household lives. */
     @Transactional(readOnly = true)
     public LocalDate today() {

@@ -36,6 +36,7 @@ class SessionController {
             @Nullable String name,
             Member.@Nullable Role role,
             @Nullable String household,
+            @Nullable String region,
             @Nullable LocalDate today) {}
 
     private final SignIn signIn;
@@ -70,9 +71,10 @@ class SessionController {
                     member.displayName(),
                     member.role(),
                     signIn.householdName(member.householdId()),
+                    people.region(),
                     people.today());
         }
-        return new SessionView(false, signIn.empty(), demo, null, null, null, null);
+        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null);
     }
 
     @PostMapping("/api/session")

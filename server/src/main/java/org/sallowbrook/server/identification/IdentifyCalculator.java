@@ -1,9 +1,11 @@
 package org.sallowbrook.server.identification;
 
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
@@ -18,7 +20,13 @@ class IdentifyCalculator {
 
     record ObservationRequest(String character, String state) {}
 
-    record IdentifyRequest(Integer month, LifeStage stage, String region, List<ObservationRequest> observations) {}
+    record IdentifyRequest(
+            Integer month,
+            LifeStage stage,
+            String region,
+            @Nullable Set<LookingCondition> conditions,
+            List<ObservationRequest> observations,
+            @Nullable Set<String> unseeable) {}
 
     record CandidateView(String taxon, String commonName, Double posterior, Danger danger) {}
 
@@ -26,13 +34,15 @@ class IdentifyCalculator {
 
     record ExcludedView(String taxon, List<String> by) {}
 
-    record OpenView(String taxon, List<String> would) {}
+    record OpenView(
+            String taxon, List<String> would, @Nullable TellableView later) {}
 
     record TellableView(LifeStage stage, List<Integer> months, List<String> characters) {}
 
     record VerdictView(
             Identification.Status status,
             @Nullable String taxon,
+            @Nullable String genus,
             List<ExcludedView> excluded,
             List<OpenView> open,
             @Nullable TellableView tellableAt) {}
@@ -53,15 +63,17 @@ class IdentifyCalculator {
 
     @PostMapping("/api/calculators/identify")
     IdentifyAnswer identify(@RequestBody IdentifyRequest request) {
-        var result = Identification.identify(
-                herbarium.herbarium(),
-                new Identification.Request(
+        var result = herbarium
+                .identifier()
+                .identify(new Identification.Request(
                         request.month(),
                         request.stage(),
                         request.region(),
+                        request.conditions() == null ? Set.of() : request.conditions(),
                         request.observations().stream()
                                 .map(o -> new Identification.Observation(o.character(), o.state()))
-                                .toList()));
+                                .toList(),
+                        request.unseeable() == null ? Set.of() : request.unseeable()));
         var next = result.next();
         var verdict = result.verdict();
         var at = verdict.tellableAt();
@@ -73,14 +85,19 @@ class IdentifyCalculator {
                 new VerdictView(
                         verdict.status(),
                         verdict.taxon(),
+                        verdict.genus(),
                         verdict.excluded().stream()
                                 .map(e -> new ExcludedView(e.taxon(), e.by()))
                                 .toList(),
                         verdict.open().stream()
-                                .map(o -> new OpenView(o.taxon(), o.would()))
+                                .map(o -> new OpenView(o.taxon(), o.would(), tellable(o.later())))
                                 .toList(),
-                        at == null ? null : new TellableView(at.stage(), at.months(), at.characters())),
+                        tellable(at)),
                 Answer.ungated(result.findings()));
+    }
+
+    private static @Nullable TellableView tellable(Identification.@Nullable TellableAt at) {
+        return at == null ? null : new TellableView(at.stage(), at.months(), at.characters());
     }
 
     private CandidateView candidate(Identification.Candidate c) {

@@ -14,6 +14,8 @@ import org.sallowbrook.server.shelf.ShelfService.HerbView;
  * @param yield expected, in the unit of the product
  * @param strengthPercent upper end of the final strength; 0 without spirit
  * @param driedGPerUnit grams of dried herb per mL; null for a salve
+ * @param jar null for what is no tincture
+ * @param spooned null for what is no salve
  * @param keepsUntil fixed by the plan; null when it is reckoned at pressing
  */
 public record BatchPlan(
@@ -27,4 +29,19 @@ public record BatchPlan(
         @Nullable LocalDate keepsUntil,
         @Nullable Integer keepsDays,
         List<Finding> findings,
-        List<String> because) {}
+        List<String> because,
+        @Nullable Jar jar,
+        @Nullable Spooned spooned) {
+
+    /** What a tincture was made from, so that its pressing can teach. */
+    public record Jar(List<JarHerb> herbs, Double menstruumMl, Double menstruumPercent) {}
+
+    public record JarHerb(String name, Double massG, Range moisture) {}
+
+    /**
+     * The wax of a salve, so that its cold spoon can teach.
+     *
+     * @param correction share of beeswax that earlier spoons had moved the rule by
+     */
+    public record Spooned(String wax, Double correction) {}
+}

@@ -10,17 +10,25 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.Steps;
+import org.sallowbrook.core.making.salve.ColdSpoon;
+import org.sallowbrook.core.making.spirit.Pour;
+import org.sallowbrook.core.making.tincture.Retention;
+import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.making.tincture.TinctureRecord;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Range;
 import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.sallowbrook.server.shelf.ShelfService.LotView;
@@ -41,6 +49,13 @@ public class BatchService {
     public record PressRequest(Double yieldAmount, LocalDate on) {}
 
     public record ContainerRequest(Double capacityMl, Integer count) {}
+
+    /** @param abovePlan share of wax more than the plan asked, as beeswax; 0 when it was followed */
+    public record SpoonRequest(UUID id, ColdSpoon.Verdict verdict, Double abovePlan) {}
+
+    /** What followed from the pressing. */
+    public record OutcomeView(
+            Range finalPercent, Range retentionMlPerG, List<Finding> findings, List<String> because) {}
 
     public record FillRequest(List<ContainerRequest> containers, LocalDate on, String place) {}
 
@@ -63,6 +78,8 @@ public class BatchService {
             Taxon.Route route,
             BatchPlan plan,
             List<ContainerView> containers,
+            @Nullable OutcomeView outcome,
+            List<ColdSpoon.Verdict> spoons,
             String coreVersion) {}
 
     /** A bottle or tin filled from a batch. */
@@ -73,6 +90,8 @@ public class BatchService {
 
     private final Batches batches;
     private final Shakes shakes;
+    private final ColdSpoons spoons;
+    private final SchoolService schools;
     private final ShelfService shelf;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
@@ -81,12 +100,16 @@ public class BatchService {
     BatchService(
             Batches batches,
             Shakes shakes,
+            ColdSpoons spoons,
+            SchoolService schools,
             ShelfService shelf,
             PeopleService people,
             Gatekeeper gatekeeper,
             JsonMapper json) {
         this.batches = batches;
         this.shakes = shakes;
+        this.spoons = spoons;
+        this.schools = schools;
         this.shelf = shelf;
         this.people = people;
         this.gatekeeper = gatekeeper;
@@ -300,7 +323,8 @@ public class BatchService {
             return filledOn.plusDays(plan.keepsDays());
         }
         LocalDate pressed = batch.pressOn == null ? filledOn : batch.pressOn;
-        return Keeping.reckon(new Keeping.Request(Keeping.Form.TINCTURE, pressed, null, null, List.of()))
+        return Keeping.reckon(new Keeping.Request(
+                        Keeping.Form.TINCTURE, pressed, null, null, List.of(), null, schools.chosen()))
                 .bestBefore();
     }
 
@@ -349,7 +373,77 @@ public class BatchService {
                 lot.route(),
                 plan(b),
                 b.status == BatchStatus.FINISHED ? containers(b.id) : List.of(),
+                outcome(b),
+                b.kind == BatchKind.SALVE
+                        ? spoons.findAllByBatchId(b.id).stream()
+                                .map(s -> s.verdict)
+                                .toList()
+                        : List.of(),
                 b.coreVersion);
+    }
+
+    private @Nullable OutcomeView outcome(Batch b) {
+        TinctureRecord record = pressed(b);
+        if (record == null) {
+            return null;
+        }
+        TinctureRecord.Outcome o = record.follow();
+        return new OutcomeView(
+                Range.of(o.finalFraction().times(100)), Range.of(o.retentionMlPerG()), o.findings(), o.because());
+    }
+
+    /** What was in the jar and what came out; null before it is pressed, and for other preparations. */
+    private @Nullable TinctureRecord pressed(Batch b) {
+        BatchPlan.Jar jar = plan(b).jar();
+        if (jar == null || b.yieldAmount == null || b.status == BatchStatus.STEEPING) {
+            return null;
+        }
+        return new TinctureRecord(
+                jar.herbs().stream()
+                        .map(h -> new Tincture.Herb(
+                                h.name(),
+                                "",
+                                h.massG(),
+                                Tincture.State.DRIED,
+                                h.moisture().moisture(),
+                                null))
+                        .toList(),
+                List.of(new Pour(jar.menstruumMl(), Strength.ofPercent(jar.menstruumPercent()))),
+                b.yieldAmount);
+    }
+
+    /** What the pressed marc keeps, as this household's own pressings have it so far. */
+    @Transactional(readOnly = true)
+    Retention retention() {
+        List<Retention.Pressing> pressings = new ArrayList<>();
+        for (Batch batch : batches.findAllByOrderByStartedOnDescIdDesc()) {
+            TinctureRecord record = batch.kind == BatchKind.TINCTURE ? pressed(batch) : null;
+            if (record != null) {
+                pressings.addAll(record.follow().pressing());
+            }
+        }
+        return Retention.PRESSED.learn(pressings);
+    }
+
+    /** Notes how a drop set on a cold spoon; the next salve with this wax is planned by it. */
+    public BatchView spoon(UUID id, SpoonRequest request) {
+        Batch batch = find(id);
+        BatchPlan.Spooned salve = plan(batch).spooned();
+        if (salve == null) {
+            throw new Problem.Conflict("Only a salve is tried on a cold spoon.");
+        }
+        new ColdSpoon.Trial(request.abovePlan() + salve.correction(), request.verdict());
+        if (!spoons.existsById(request.id())) {
+            ColdSpoonEntity spoon = new ColdSpoonEntity(request.id());
+            spoon.batchId = id;
+            spoon.wax = salve.wax();
+            spoon.abovePlan = request.abovePlan() + salve.correction();
+            spoon.verdict = request.verdict();
+            spoon.notedBy = Member.current().displayName();
+            spoon.notedOn = people.today();
+            spoons.saveAndFlush(spoon);
+        }
+        return view(batch);
     }
 
     private List<ContainerView> containers(UUID batch) {

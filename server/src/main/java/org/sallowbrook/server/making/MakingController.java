@@ -90,6 +90,11 @@ class MakingController {
         return batches.press(id, request, ifMatch);
     }
 
+    @PostMapping("/batches/{id}/spoons")
+    BatchService.BatchView spoon(@PathVariable UUID id, @RequestBody BatchService.SpoonRequest request) {
+        return batches.spoon(id, request);
+    }
+
     @PostMapping("/batches/{id}/containers")
     List<LotView> fill(
             @PathVariable UUID id,

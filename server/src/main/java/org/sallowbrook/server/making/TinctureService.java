@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Steps;
 import org.sallowbrook.core.making.spirit.Blend;
@@ -14,7 +15,9 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
@@ -32,14 +35,14 @@ class TinctureService {
 
     /** When to press, by school. */
     enum PressSchool {
-        EARLY(14),
-        MEDIUM(28),
-        LONG(42);
+        EARLY(School.PRESS_EARLY),
+        MEDIUM(School.PRESS_MEDIUM),
+        LONG(School.PRESS_LONG);
 
         final int days;
 
-        PressSchool(int days) {
-            this.days = days;
+        PressSchool(School school) {
+            this.days = Tincture.pressAfterDays(school);
         }
     }
 
@@ -84,8 +87,10 @@ class TinctureService {
     private final ShelfService shelf;
     private final BatchService batches;
     private final PeopleService people;
+    private final SchoolService schools;
 
-    TinctureService(ShelfService shelf, BatchService batches, PeopleService people) {
+    TinctureService(ShelfService shelf, BatchService batches, PeopleService people, SchoolService schools) {
+        this.schools = schools;
         this.shelf = shelf;
         this.batches = batches;
         this.people = people;
@@ -93,7 +98,7 @@ class TinctureService {
 
     /** Loaded lots beside what core made of them. */
     private record Reckoned(
-            Tincture.Request core,
+            Tincture.Recipe core,
             Tincture.Result result,
             List<LotView> jars,
             List<LotView> spirits,
@@ -135,9 +140,15 @@ class TinctureService {
                 Range.of(plan.herbEquivalentGPerMl()),
                 Range.of(plan.driedEquivalentGPerMl()),
                 jar == null ? null : new JarFillView(jar.jarMl(), jar.herbMl(), jar.liquidLevelMl(), jar.fits()),
-                request.startedOn()
-                        .plusDays(request.press().days)
-                        .plusMonths(org.sallowbrook.core.shelf.Keeping.PRESSED_TINCTURE_MONTHS),
+                Keeping.reckon(new Keeping.Request(
+                                Keeping.Form.TINCTURE,
+                                request.startedOn().plusDays(request.press().days),
+                                null,
+                                null,
+                                List.of(),
+                                null,
+                                schools.chosen()))
+                        .bestBefore(),
                 Steps.tincture(r.core(), plan, request.press().days),
                 r.findings(),
                 r.result().because());
@@ -172,7 +183,17 @@ class TinctureService {
                 null,
                 null,
                 r.findings(),
-                r.result().because());
+                r.result().because(),
+                new BatchPlan.Jar(
+                        r.core().herbs().stream()
+                                .map(h -> new BatchPlan.JarHerb(
+                                        h.name(),
+                                        h.massG(),
+                                        Range.of(h.moisture().asInterval())))
+                                .toList(),
+                        plan.menstruumMl(),
+                        plan.menstruum().percent()),
+                null);
         return batches.start(
                 request.id(),
                 BatchKind.TINCTURE,
@@ -221,7 +242,7 @@ class TinctureService {
                         "Use less, or a second jar."));
             }
         }
-        Tincture.Request core = new Tincture.Request(
+        Tincture.Recipe core = new Tincture.Recipe(
                 herbs,
                 request.ratio(),
                 request.waterCounts(),
@@ -235,7 +256,7 @@ class TinctureService {
                                 s.openedOn() != null))
                         .toList(),
                 request.jarMl(),
-                null);
+                batches.retention());
         Tincture.Result result = Tincture.plan(core);
         Tincture.Plan plan = result.plan();
         List<LotView> used = new ArrayList<>(jars);

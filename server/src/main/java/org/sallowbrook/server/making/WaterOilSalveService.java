@@ -4,13 +4,17 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Steps;
 import org.sallowbrook.core.making.oil.InfusedOil;
+import org.sallowbrook.core.making.salve.ColdSpoon;
 import org.sallowbrook.core.making.salve.Salve;
+import org.sallowbrook.core.making.salve.Wax;
+import org.sallowbrook.core.making.tea.MethodChoice;
 import org.sallowbrook.core.making.tea.Tea;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -18,6 +22,7 @@ import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
@@ -80,6 +85,7 @@ class WaterOilSalveService {
             List<TimelineView> timeline,
             @Nullable Double oilMl,
             @Nullable Double oilG,
+            @Nullable Double herbMl,
             @Nullable Double waxG,
             @Nullable Double totalG,
             @Nullable Double waxPercent,
@@ -102,8 +108,20 @@ class WaterOilSalveService {
     private final ShelfService shelf;
     private final BatchService batches;
     private final PeopleService people;
+    private final SchoolService schools;
+    private final Materials materials;
+    private final ColdSpoons spoons;
 
-    WaterOilSalveService(ShelfService shelf, BatchService batches, PeopleService people) {
+    WaterOilSalveService(
+            ShelfService shelf,
+            BatchService batches,
+            PeopleService people,
+            SchoolService schools,
+            Materials materials,
+            ColdSpoons spoons) {
+        this.schools = schools;
+        this.materials = materials;
+        this.spoons = spoons;
         this.shelf = shelf;
         this.batches = batches;
         this.people = people;
@@ -158,26 +176,29 @@ class WaterOilSalveService {
     private Reckoned tea(TeaBatchRequest request) {
         LotView jar = lot(request.herb().lotId(), LotKind.JAR, "herb.lotId");
         double mass = request.herb().massG();
-        Tea.Request core = new Tea.Request(
+        Tea.Recipe core = new Tea.Recipe(
                 request.wantedMl(),
                 null,
                 List.of(new Tea.Herb(
                         jar.name(),
-                        jar.part() == Taxon.Part.FLOWER_HEAD ? "FLOWER" : String.valueOf(jar.part()),
+                        String.valueOf(jar.part()),
+                        MethodChoice.Cut.CUT,
+                        shelf.constituents(jar.id()),
                         null,
                         mass,
                         null,
                         request.method(),
                         request.minutes())),
                 "water",
-                null);
+                null,
+                Tea.Purpose.DRINK,
+                schools.chosen());
         Tea.Result result = Tea.plan(core);
         List<Finding> findings = gate(List.of(jar), request.route());
         enough(jar, mass, findings);
         findings.addAll(result.findings());
         Tea.Plan plan = result.plan();
-        LocalDate until = Keeping.reckon(
-                        new Keeping.Request(Keeping.Form.TEA, request.startedOn(), null, null, List.of()))
+        LocalDate until = Keeping.reckon(Keeping.Request.of(Keeping.Form.TEA, request.startedOn(), List.of()))
                 .bestBefore();
         List<Steps.Step> steps = Steps.tea(core, plan);
         double dried = mass / request.wantedMl();
@@ -193,7 +214,9 @@ class WaterOilSalveService {
                 until,
                 null,
                 findings,
-                result.because());
+                result.because(),
+                null,
+                null);
         PlanView view = new PlanView(
                 true,
                 plan.waterMl(),
@@ -201,6 +224,7 @@ class WaterOilSalveService {
                 plan.timeline().stream()
                         .map(s -> new TimelineView(s.minute(), s.action(), s.herb()))
                         .toList(),
+                null,
                 null,
                 null,
                 null,
@@ -220,10 +244,11 @@ class WaterOilSalveService {
         LotView carrier = lot(request.carrier(), LotKind.OIL, "carrier");
         double mass = request.herb().massG();
         LocalDate today = people.today();
-        Integer carrierMonths = carrier.bestBefore() == null
-                ? null
-                : (int) Math.max(0, ChronoUnit.MONTHS.between(request.startedOn(), carrier.bestBefore()));
-        InfusedOil.Request core = new InfusedOil.Request(
+        LocalDate carrierUntil = materials
+                .carrier(carrier.name())
+                .bestBefore(request.startedOn(), carrier.bestBefore(), carrier.openedOn());
+        int carrierMonths = (int) Math.max(0, ChronoUnit.MONTHS.between(request.startedOn(), carrierUntil));
+        InfusedOil.Recipe core = new InfusedOil.Recipe(
                 List.of(new InfusedOil.Herb(
                         jar.name(),
                         mass,
@@ -234,7 +259,8 @@ class WaterOilSalveService {
                 carrier.name(),
                 carrierMonths,
                 request.method(),
-                request.eaten());
+                request.eaten(),
+                0);
         InfusedOil.Result result = InfusedOil.plan(core);
         List<LotView> used = List.of(jar, carrier);
         List<Finding> findings = gate(used, request.eaten() ? Taxon.Route.INTERNAL : Taxon.Route.EXTERNAL);
@@ -248,16 +274,10 @@ class WaterOilSalveService {
         int press = (int) Math.round(plan.readyAfterDays().mid());
         LocalDate until = plan.keepsMonths() == null
                 ? null
-                : Keeping.reckon(new Keeping.Request(
+                : Keeping.reckon(Keeping.Request.of(
                                 Keeping.Form.INFUSED_OIL,
                                 request.startedOn(),
-                                null,
-                                null,
-                                carrier.bestBefore() == null
-                                        ? List.of(new Keeping.Input(
-                                                carrier.name(),
-                                                request.startedOn().plusMonths(plan.keepsMonths())))
-                                        : List.of(new Keeping.Input(carrier.name(), carrier.bestBefore()))))
+                                List.of(new Keeping.Input(carrier.name(), carrierUntil))))
                         .bestBefore();
         List<Steps.Step> steps = Steps.oil(core, plan);
         double dried = mass / plan.oilMl();
@@ -272,7 +292,9 @@ class WaterOilSalveService {
                 until,
                 plan.keepsDays(),
                 findings,
-                result.because());
+                result.because(),
+                null,
+                null);
         PlanView view = new PlanView(
                 true,
                 null,
@@ -280,6 +302,7 @@ class WaterOilSalveService {
                 List.of(),
                 plan.oilMl(),
                 plan.oilG(),
+                plan.herbMl(),
                 null,
                 null,
                 null,
@@ -312,17 +335,26 @@ class WaterOilSalveService {
                         "must name a bottle of infused oil, or a plain oil")
                 .done();
         LotView wax = lot(request.wax(), LotKind.WAX, "wax");
-        Salve.Request core = new Salve.Request(
+        Wax waxKind = materials.wax(wax.name());
+        List<ColdSpoon.Trial> trials = spoons.findAllByWax(waxKind.name()).stream()
+                .map(t -> new ColdSpoon.Trial(t.abovePlan, t.verdict))
+                .toList();
+        Salve.Recipe core = new Salve.Recipe(
                 request.tins().stream()
                         .map(t -> new Salve.Tin(t.capacityMl(), t.count()))
                         .toList(),
                 request.firmness(),
-                waxKind(wax.name()),
+                waxKind,
                 request.storageTemperatureC(),
                 WASTE,
-                null);
+                null,
+                0,
+                0,
+                0,
+                18,
+                trials);
         Salve.Result result = Salve.plan(core);
-        Salve.Plan plan = result.plan();
+        Salve.Plan plan = Objects.requireNonNull(result.plan(), "oil and wax alone always leave room");
         List<LotView> used = List.of(oil, wax);
         List<Finding> findings = gate(used, Taxon.Route.EXTERNAL);
         double oilMl = plan.oilG() / InfusedOil.OIL_G_PER_ML;
@@ -331,15 +363,26 @@ class WaterOilSalveService {
         findings.addAll(result.findings());
         List<Keeping.Input> inputs =
                 oil.bestBefore() == null ? List.of() : List.of(new Keeping.Input(oil.name(), oil.bestBefore()));
-        Keeping.Result keeping =
-                Keeping.reckon(new Keeping.Request(Keeping.Form.SALVE, request.startedOn(), null, null, inputs));
+        Keeping.Result keeping = Keeping.reckon(Keeping.Request.of(Keeping.Form.SALVE, request.startedOn(), inputs));
         List<String> because = new ArrayList<>(result.because());
         because.addAll(keeping.because());
         List<Steps.Step> steps = Steps.salve(core, plan);
         double fillable = plan.totalG() / (1 + WASTE);
         Range yield = new Range(fillable, plan.totalG());
         BatchPlan stored = new BatchPlan(
-                steps, yield, "g", 0.0, null, null, share(oil, oilMl), keeping.bestBefore(), null, findings, because);
+                steps,
+                yield,
+                "g",
+                0.0,
+                null,
+                null,
+                share(oil, oilMl),
+                keeping.bestBefore(),
+                null,
+                findings,
+                because,
+                null,
+                new BatchPlan.Spooned(waxKind.name(), ColdSpoon.correction(trials)));
         PlanView view = new PlanView(
                 true,
                 null,
@@ -347,6 +390,7 @@ class WaterOilSalveService {
                 List.of(),
                 oilMl,
                 plan.oilG(),
+                null,
                 plan.waxG(),
                 plan.totalG(),
                 plan.waxFraction() * 100,
@@ -362,11 +406,6 @@ class WaterOilSalveService {
                 List.of(new BatchService.Use(oil.id(), oilMl), new BatchService.Use(wax.id(), plan.waxG())),
                 null,
                 Taxon.Route.EXTERNAL);
-    }
-
-    private static String waxKind(String name) {
-        String lower = name.toLowerCase(java.util.Locale.ROOT);
-        return lower.contains("candelilla") ? "candelilla" : lower.contains("carnauba") ? "carnauba" : "beeswax";
     }
 
     private LotView lot(UUID id, LotKind kind, String field) {
@@ -405,6 +444,7 @@ class WaterOilSalveService {
 
     private static PlanView infeasible(List<Finding> findings, List<String> because) {
         return new PlanView(
-                false, null, null, List.of(), null, null, null, null, null, null, null, List.of(), findings, because);
+                false, null, null, List.of(), null, null, null, null, null, null, null, null, List.of(), findings,
+                because);
     }
 }

@@ -12,12 +12,14 @@ import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.InvalidInput.Violation;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpInputMessage;
+import org.springframework.http.converter.ByteArrayHttpMessageConverter;
 import org.springframework.http.converter.HttpMessageConverter;
+import org.springframework.http.converter.StringHttpMessageConverter;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
 
 /**
- * Checks every request body in one place: what could not be read, what is missing (a record component that is not
+ * Checks every JSON body in one place: what could not be read, what is missing (a record component that is not
  * {@code @Nullable}), and what breaks its constraints. All are named together.
  */
 @RestControllerAdvice
@@ -33,7 +35,8 @@ class CompleteBodies extends RequestBodyAdviceAdapter {
 
     @Override
     public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
-        return true;
+        return !StringHttpMessageConverter.class.isAssignableFrom(converter)
+                && !ByteArrayHttpMessageConverter.class.isAssignableFrom(converter);
     }
 
     @Override

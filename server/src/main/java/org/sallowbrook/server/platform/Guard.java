@@ -54,7 +54,7 @@ class Guard {
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")
                         .authenticated()
-                        .requestMatchers("/api/people/**")
+                        .requestMatchers("/api/people/**", "/api/herbarium/**", "/api/household/**")
                         .hasRole("KEEPER")
                         .requestMatchers("/api/**")
                         .hasAnyRole("KEEPER", "HELPER")

@@ -3,6 +3,7 @@ package org.sallowbrook.server.platform;
 import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 
@@ -29,5 +30,13 @@ public record Member(UUID accountId, UUID householdId, String displayName, Role 
             return member;
         }
         throw new IllegalStateException("nobody is signed in");
+    }
+
+    /** The household of this request; null outside one. */
+    public static @Nullable UUID householdOrNull() {
+        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+        return authentication != null && authentication.getPrincipal() instanceof Member member
+                ? member.householdId()
+                : null;
     }
 }

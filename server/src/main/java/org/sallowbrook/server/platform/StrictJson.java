@@ -1,8 +1,13 @@
 package org.sallowbrook.server.platform;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.InvalidInput.Violation;
@@ -35,7 +40,15 @@ class StrictJson {
         SimpleModule scalars = new SimpleModule()
                 .addDeserializer(Double.class, new Scalar<>(Double.class))
                 .addDeserializer(Integer.class, new Scalar<>(Integer.class))
-                .addDeserializer(Boolean.class, new Scalar<>(Boolean.class));
+                .addDeserializer(Boolean.class, new Scalar<>(Boolean.class))
+                .addDeserializer(
+                        LocalDate.class, new Text<>(LocalDate.class, LocalDate::parse, "a date such as 2026-06-30"))
+                .addDeserializer(
+                        MonthDay.class,
+                        new Text<>(MonthDay.class, MonthDay::parse, "a day of the year such as --06-30"))
+                .addDeserializer(
+                        Instant.class,
+                        new Text<>(Instant.class, Instant::parse, "a time such as 2026-06-30T08:00:00Z"));
         return builder -> builder.addModule(scalars)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
                 .addHandler(new Collecting());
@@ -55,7 +68,7 @@ class StrictJson {
     private static void note(JsonParser parser, String message) {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         if (request == null) {
-            throw new IllegalArgumentException(path(parser.streamReadContext()) + " " + message);
+            throw new IllegalArgumentException(path(where(parser)) + " " + message);
         }
         @SuppressWarnings("unchecked")
         List<Violation> found = (List<Violation>) request.getAttribute(KEY, RequestAttributes.SCOPE_REQUEST);
@@ -64,12 +77,19 @@ class StrictJson {
             request.setAttribute(KEY, found, RequestAttributes.SCOPE_REQUEST);
         }
         if (found.size() < 100) {
-            found.add(new Violation(path(parser.streamReadContext()), message));
+            found.add(new Violation(path(where(parser)), message));
         }
     }
 
+    /** At the start of an object or list the parser stands inside it already; what is wrong is the whole. */
+    private static @Nullable TokenStreamContext where(JsonParser parser) {
+        TokenStreamContext context = parser.streamReadContext();
+        JsonToken token = parser.currentToken();
+        return token == JsonToken.START_OBJECT || token == JsonToken.START_ARRAY ? context.getParent() : context;
+    }
+
     /** herbs[0].massG */
-    private static String path(TokenStreamContext context) {
+    private static String path(@Nullable TokenStreamContext context) {
         StringBuilder path = new StringBuilder();
         for (TokenStreamContext at = context; at != null && !at.inRoot(); at = at.getParent()) {
             String step = at.inArray() ? "[" + at.getCurrentIndex() + "]" : at.currentName();
@@ -112,6 +132,34 @@ class StrictJson {
                 return null;
             }
             note(p, type == Boolean.class ? "must be true or false" : "must be a number");
+            p.skipChildren();
+            return null;
+        }
+    }
+
+    /** Takes a date or time only from its ISO text. */
+    private static final class Text<T> extends StdDeserializer<T> {
+
+        private final transient Function<String, T> parse;
+        private final String expected;
+
+        Text(Class<T> type, Function<String, T> parse, String expected) {
+            super(type);
+            this.parse = parse;
+            this.expected = expected;
+        }
+
+        @Override
+        public @Nullable T deserialize(JsonParser p, DeserializationContext ctxt) {
+            if (p.currentToken() == JsonToken.VALUE_STRING) {
+                try {
+                    return parse.apply(p.getString());
+                } catch (DateTimeParseException e) {
+                    note(p, "must be " + expected);
+                    return null;
+                }
+            }
+            note(p, "must be " + expected);
             p.skipChildren();
             return null;
         }
@@ -162,12 +210,6 @@ class StrictJson {
             }
             if (java.util.Collection.class.isAssignableFrom(target)) {
                 return "must be a list";
-            }
-            if (target == java.time.LocalDate.class) {
-                return "must be a date such as 2026-06-30";
-            }
-            if (target == java.time.Instant.class) {
-                return "must be a time such as 2026-06-30T08:00:00Z";
             }
             if (target == java.util.UUID.class) {
                 return "must be an id";

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.shelf.Keeping;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Answer;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -16,6 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class KeepingCalculator {
+
+    private final SchoolService schools;
+
+    KeepingCalculator(SchoolService schools) {
+        this.schools = schools;
+    }
 
     record StorageInput(
             Keeping.Light light,
@@ -30,7 +37,8 @@ class KeepingCalculator {
             LocalDate madeOn,
             @Nullable LocalDate openedOn,
             @Valid @Nullable StorageInput storage,
-            @Nullable List<KeepingInput> inputs) {}
+            @Nullable List<KeepingInput> inputs,
+            @PositiveOrZero @Nullable Integer planDays) {}
 
     record KeepingAnswer(
             Boolean feasible, String coreVersion, LocalDate bestBefore, List<String> because, List<Finding> findings) {}
@@ -46,7 +54,9 @@ class KeepingCalculator {
                 s == null ? null : new Keeping.Storage(s.light(), s.temperatureC(), s.headspaceFraction()),
                 inputs.stream()
                         .map(i -> new Keeping.Input(i.name(), i.bestBefore()))
-                        .toList()));
+                        .toList(),
+                request.planDays(),
+                schools.chosen()));
         return new KeepingAnswer(true, CoreVersion.CURRENT, r.bestBefore(), r.because(), Answer.ungated(r.findings()));
     }
 }

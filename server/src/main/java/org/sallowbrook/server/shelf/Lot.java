@@ -77,6 +77,10 @@ class Lot extends Versioned {
     @Nullable
     String heldReason;
 
+    /** No hold is lifted before this day; null where time alone resolves nothing. */
+    @Nullable
+    LocalDate heldUntil;
+
     String place = "";
 
     @Nullable

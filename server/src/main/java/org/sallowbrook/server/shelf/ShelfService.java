@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.drying.Drying;
@@ -128,6 +129,12 @@ public class ShelfService {
         return lots.findAllByOrderByMadeOnDescCodeDesc().stream()
                 .map(l -> view(l, today))
                 .toList();
+    }
+
+    /** Plants of which something usable is left. */
+    @Transactional(readOnly = true)
+    public Set<String> taxaInTheHouse() {
+        return lots.taxaLeft();
     }
 
     @Transactional(readOnly = true)
@@ -256,8 +263,15 @@ public class ShelfService {
                 ? Taxon.Route.INTERNAL
                 : Taxon.Route.EXTERNAL;
         jar.madeOn = request.on();
-        jar.bestBefore = Keeping.reckon(new Keeping.Request(keepingForm(part), request.on(), null, null, List.of()))
+        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), request.on(), List.of()))
                 .bestBefore();
+        LocalDate release = Keeping.releasedOn(request.on(), part.ageingMonths());
+        if (release.isAfter(people.today())) {
+            jar.state = Product.State.HOLD;
+            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
+            jar.heldReason = jar.stateReason;
+            jar.heldUntil = release;
+        }
         jar.place = request.place().strip();
         lots.saveAndFlush(jar);
         Lot harvest = find(run.harvestId());
@@ -306,7 +320,15 @@ public class ShelfService {
         return view(lots.saveAndFlush(lot), today);
     }
 
-    /** Lifts a hold once its reason is gone; a quarantine is not lifted this way. */
+    /** The constituent classes of every herb in a lot. */
+    @Transactional(readOnly = true)
+    public Set<Taxon.Constituent> constituents(UUID id) {
+        return product(id).herbs().stream()
+                .flatMap(h -> h.taxon().constituents().stream())
+                .collect(java.util.stream.Collectors.toSet());
+    }
+
+    /** Lifts a hold once its reason is gone; a quarantine is not lifted this way, and ageing takes its time. */
     public LotView release(UUID id, String reason, @Nullable String ifMatch) {
         Lot lot = find(id);
         lot.checkVersion(ifMatch, () -> view(lot, people.today()));
@@ -315,6 +337,12 @@ public class ShelfService {
                 .done();
         if (lot.state != Product.State.HOLD) {
             throw new Problem.Conflict("This is not on hold.");
+        }
+        if (lot.heldUntil != null && people.today().isBefore(lot.heldUntil)) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "STILL_AGEING",
+                    lot.name + " ages until " + lot.heldUntil + ".",
+                    "Wait; nothing but time takes its harshness away.")));
         }
         lot.state = Product.State.USABLE;
         lot.stateReason = "released: " + reason.strip();
@@ -447,7 +475,9 @@ public class ShelfService {
             case BARK -> Keeping.Form.BARK;
             case FLOWER, FLOWER_HEAD -> Keeping.Form.FLOWER;
             case LEAF -> part.aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
-            case TOPS, HERB -> Keeping.Form.HERB;
+            case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> Keeping.Form.HERB;
+            case FRUIT -> Keeping.Form.DRIED_FRUIT;
+            case SEED -> Keeping.Form.SEED;
         };
     }
 

@@ -1,0 +1,128 @@
+package org.sallowbrook.server.field;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.Tag;
+import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Staked plants: confirmed when they could be told, found again when they can't. */
+@Service
+@Transactional
+public class TagService {
+
+    /** @param place where it stands, in words */
+    public record TagRequest(
+            UUID id,
+            String stake,
+            String place,
+            @Nullable Double latitude,
+            @Nullable Double longitude) {}
+
+    public record TagView(
+            UUID id,
+            UUID standId,
+            String stake,
+            String place,
+            @Nullable Double latitude,
+            @Nullable Double longitude,
+            LocalDate confirmedOn,
+            LocalDate validUntil,
+            Boolean valid,
+            String taggedBy) {}
+
+    private final Tags tags;
+    private final Stands stands;
+    private final StandIdentifications identifications;
+    private final PeopleService people;
+
+    TagService(Tags tags, Stands stands, StandIdentifications identifications, PeopleService people) {
+        this.tags = tags;
+        this.stands = stands;
+        this.identifications = identifications;
+        this.people = people;
+    }
+
+    /** Tags a plant of a stand whose newest identification is CONFIRMED. @throws Problem.Refused when it is not */
+    public TagView tag(UUID standId, TagRequest request) {
+        Stand stand = stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        TagEntity known = tags.findById(request.id()).orElse(null);
+        if (known != null) {
+            return view(known);
+        }
+        StandIdentification newest = identifications
+                .findFirstByStandIdOrderByOnDayDescIdDesc(standId)
+                .orElse(null);
+        if (newest == null || newest.status != Identification.Status.CONFIRMED || stand.doubted) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "TAG_UNCONFIRMED",
+                    "Only a plant that is certain today can be tagged for later.",
+                    "Identify it first, at a stage at which it can be told.")));
+        }
+        check(request);
+        TagEntity tag = new TagEntity(request.id());
+        tag.standId = standId;
+        tag.identificationId = newest.id;
+        tag.stake = new Tag(request.stake().strip(), newest.onDay).stake();
+        tag.place = request.place().strip();
+        tag.latitude = request.latitude();
+        tag.longitude = request.longitude();
+        tag.confirmedOn = newest.onDay;
+        tag.taggedBy = Member.current().displayName();
+        return view(tags.saveAndFlush(tag));
+    }
+
+    private static void check(TagRequest request) {
+        Checks checks = Checks.begin()
+                .that(
+                        !request.stake().isBlank() && request.stake().length() <= 60,
+                        "stake",
+                        "must have 1 to 60 letters")
+                .that(
+                        !request.place().isBlank() && request.place().length() <= 300,
+                        "place",
+                        "must have 1 to 300 letters")
+                .that(
+                        (request.latitude() == null) == (request.longitude() == null),
+                        "longitude",
+                        "is given together with latitude, or neither");
+        if (request.latitude() != null) {
+            checks.range("latitude", request.latitude(), -90, 90);
+        }
+        if (request.longitude() != null) {
+            checks.range("longitude", request.longitude(), -180, 180);
+        }
+        checks.done();
+    }
+
+    @Transactional(readOnly = true)
+    public List<TagView> tags(UUID standId) {
+        stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        return tags.findAllByStandIdOrderByStake(standId).stream()
+                .map(this::view)
+                .toList();
+    }
+
+    private TagView view(TagEntity t) {
+        LocalDate today = people.today();
+        return new TagView(
+                t.id,
+                t.standId,
+                t.stake,
+                t.place,
+                t.latitude,
+                t.longitude,
+                t.confirmedOn,
+                t.confirmedOn.plusDays(Tag.VALID_DAYS),
+                t.toCore().validOn(today),
+                t.taggedBy);
+    }
+}

@@ -1,0 +1,10 @@
+package org.sallowbrook.server.field;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface Tags extends JpaRepository<TagEntity, UUID> {
+
+    List<TagEntity> findAllByStandIdOrderByStake(UUID standId);
+}

@@ -1,0 +1,12 @@
+package org.sallowbrook.server.making;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ColdSpoons extends JpaRepository<ColdSpoonEntity, UUID> {
+
+    List<ColdSpoonEntity> findAllByWax(String wax);
+
+    List<ColdSpoonEntity> findAllByBatchId(UUID batchId);
+}

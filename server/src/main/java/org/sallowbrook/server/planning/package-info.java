@@ -1,0 +1,9 @@
+/** What to gather and make for a need. Uses household, herbarium, field and shelf. */
+@ApplicationModule(
+        displayName = "planning",
+        allowedDependencies = {"platform", "household", "herbarium", "field", "shelf"})
+@NullMarked
+package org.sallowbrook.server.planning;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;
