@@ -14,6 +14,7 @@ const rooms = [
   'dosing',
   'tracing',
   'calendar',
+  'planning',
 ]
 
 export default tseslint.config(

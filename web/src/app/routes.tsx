@@ -38,10 +38,23 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../herbarium/Herbarium')).Herbarium }),
       },
       {
+        path: 'herbarium/new',
+        lazy: async () => ({ Component: (await import('../herbarium/NewPlant')).NewPlant }),
+      },
+      {
+        path: 'herbarium/:id/compare',
+        lazy: async () => ({ Component: (await import('../herbarium/Compare')).Compare }),
+      },
+      { path: 'needs', lazy: async () => ({ Component: (await import('../planning/Need')).Need }) },
+      {
         path: 'herbarium/:id',
         lazy: async () => ({ Component: (await import('../herbarium/Plant')).Plant }),
       },
       { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
+      {
+        path: 'field/identify',
+        lazy: async () => ({ Component: (await import('../field/WhatIsThis')).WhatIsThis }),
+      },
       { path: 'field/stands/:id', lazy: async () => ({ Component: (await import('../field/Stand')).Stand }) },
       {
         path: 'field/stands/:id/identify',
@@ -67,6 +80,7 @@ export const router = createBrowserRouter([
         path: 'making/batches/:id',
         lazy: async () => ({ Component: (await import('../making/Batch')).Batch }),
       },
+      { path: 'schools', lazy: async () => ({ Component: (await import('../household/Schools')).Schools }) },
       { path: 'dosing', lazy: async () => ({ Component: (await import('../dosing/People')).People }) },
       {
         path: 'dosing/people/:id',

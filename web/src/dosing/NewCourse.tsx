@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
-import { usePeople, useSession } from '../household/queries'
+import { useKeepsTo, usePeople, useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Button, Choose, Input, Slider, Toggle } from '../ui/controls'
@@ -48,7 +48,9 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [days, setDays] = useState(21)
   const [onDays, setOnDays] = useState(5)
   const [offDays, setOffDays] = useState(2)
-  const [pauses, setPauses] = useState(true)
+  const keepsTo = useKeepsTo()
+  const [ownPauses, setPauses] = useState<boolean>()
+  const pauses = ownPauses ?? !keepsTo('CONTINUOUS')
   const [rampDays, setRampDays] = useState(3)
   const [relation, setRelation] = useState<Relation>('AFTER_MEAL')
   const [start, setStart] = useState(today)

@@ -69,6 +69,21 @@ function RunPage({ run }: { run: RunView }) {
                     : undefined
                 }
               />
+              <Figure
+                label="Hold it at"
+                value={range(run.advice.nominalC)}
+                unit="°C"
+                note={`${figure(run.advice.mostC)} °C at most, while it is still wet; about ${range(run.advice.areaM2)} m² in one layer`}
+              />
+              <Figure
+                label="Fresh to one dried"
+                value={range(run.advice.freshToDry)}
+                note={
+                  run.advice.lots > 0
+                    ? `learned from ${run.advice.lots} of your own lots`
+                    : 'by its moisture; your own lots will narrow it'
+                }
+              />
             </dl>
           </Section>
           <Findings findings={run.findings} label="Drying findings" />

@@ -16,6 +16,7 @@ export function Field() {
       title="Field"
       actions={
         <>
+          <ButtonLink to="/field/identify">What is this?</ButtonLink>
           <ButtonLink to="/herbarium">Herbarium</ButtonLink>
           <Button kind="main" onClick={() => setAdding(!adding)}>
             {adding ? 'Leave it' : 'Add a stand'}

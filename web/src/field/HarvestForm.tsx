@@ -12,6 +12,7 @@ import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { figure, isoToday, lower } from '../ui/words'
 import { useStand } from './queries'
+import { useTags } from './Tags'
 
 type Request = Schemas['HarvestRequest']
 
@@ -34,7 +35,9 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
   const [id] = useState(() => v7())
   const [part, setPart] = useState<Request['part']>(parts[0] ?? 'HERB')
-  const [stage, setStage] = useState<Request['stage']>('FLOWERING')
+  const [stage, setStage] = useState<Request['stage']>(taxon.parts[0]?.stages[0] ?? 'FLOWERING')
+  const [tag, setTag] = useState('')
+  const tags = useTags(stand.id)
   const [on, setOn] = useState(today)
   const [mass, setMass] = useState('')
   const [share, setShare] = useState(5)
@@ -53,6 +56,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     weather,
     tells,
     examinedSingly: singly,
+    ...(tag ? { tagId: tag } : {}),
     acknowledged: reasons.list,
   }
   const massOk = number(mass) > 0
@@ -80,7 +84,11 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     save.error instanceof ProblemError
       ? save.error.problem.errors?.find((e) => e.field === field)?.message
       : undefined
-  const telling = taxon.characters.filter((c) => c.stages.includes(stage)).slice(0, 14)
+  const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
+  const telling = taxon.characters
+    .filter((c) => c.stages.includes(stage))
+    .sort((a, b) => Number(decisive.includes(b.character)) - Number(decisive.includes(a.character)))
+    .slice(0, 14)
   const used = taxon.parts.find((p) => p.part === part)
   const findings = check.data?.findings ?? []
   const stopped = findings.some((f) => f.severity === 'STOP')
@@ -99,7 +107,10 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
             <Choose
               label="Part"
               value={part}
-              onChange={setPart}
+              onChange={(p) => {
+                setPart(p)
+                setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
+              }}
               choices={parts.map((p) => ({ value: p, label: lower(p) }))}
             />
             {used && (
@@ -111,11 +122,23 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               label="Stage of the plant"
               value={stage}
               onChange={setStage}
-              choices={(['ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING'] as const).map((s) => ({
-                value: s,
-                label: lower(s),
-              }))}
+              choices={taxon.months.map((m) => ({ value: m.stage, label: lower(m.stage) }))}
             />
+            {(tags.data ?? []).length > 0 && (
+              <Choose
+                label="Which plants"
+                value={tag}
+                onChange={setTag}
+                choices={[
+                  { value: '', label: 'of the stand' },
+                  ...(tags.data ?? []).map((t) => ({
+                    value: t.id,
+                    label: `tagged ${t.stake}`,
+                    hint: t.place,
+                  })),
+                ]}
+              />
+            )}
             <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
             <Slider
               label="Share of the stand taken"

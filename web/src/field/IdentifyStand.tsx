@@ -3,39 +3,65 @@ import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
+import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Identify, type Seen } from '../identification/Identify'
-import { Button, Input } from '../ui/controls'
-import { Loaded, Page, ProblemNotice } from '../ui/page'
+import { Loaded, Page } from '../ui/page'
 import { isoToday } from '../ui/words'
+import { KeepIdentification, type Kept } from './KeepIdentification'
 import { useStand } from './queries'
-
-const REGION = 'merrow'
 
 export function IdentifyStand() {
   const { id = '' } = useParams()
   const stand = useStand(id)
   const session = useSession()
+  const taxon = useTaxon(stand.data?.taxonId ?? '')
   return (
     <Loaded query={stand}>
-      {(s) => <IdentifyPage stand={s} today={session.data?.today ?? isoToday()} />}
+      {(s) =>
+        taxon.data && session.data ? (
+          <IdentifyPage
+            stand={s}
+            taxon={taxon.data}
+            today={session.data.today ?? isoToday()}
+            region={session.data.region ?? ''}
+          />
+        ) : null
+      }
     </Loaded>
   )
 }
 
-function IdentifyPage({ stand, today }: { stand: Schemas['StandView']; today: string }) {
+function IdentifyPage({
+  stand,
+  taxon,
+  today,
+  region,
+}: {
+  stand: Schemas['StandView']
+  taxon: Schemas['TaxonView']
+  today: string
+  region: string
+}) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [id] = useState(() => v7())
-  const [seen, setSeen] = useState<Seen>({ on: today, stage: 'FLOWERING', region: REGION, observations: [] })
-  const [second, setSecond] = useState('')
-  const [book, setBook] = useState('')
+  const stages = taxon.months.map((m) => m.stage)
+  const month = Number(today.slice(5, 7))
+  const now = taxon.months.find((m) => m.months.includes(month))?.stage
+  const [seen, setSeen] = useState<Seen>({
+    on: today,
+    stage: stages.includes('FLOWERING') ? 'FLOWERING' : (now ?? stages[0] ?? 'LEAFY'),
+    region,
+    conditions: [],
+    observations: [],
+  })
   const save = useMutation({
-    mutationFn: () =>
+    mutationFn: (kept: Kept) =>
       ask(
         api.POST('/api/field/stands/{id}/identifications', {
           params: { path: { id: stand.id } },
-          body: { ...seen, id, secondObserver: second || undefined, book: book || undefined },
+          body: { ...seen, ...kept, id },
         }),
       ),
     onSuccess: async () => {
@@ -50,30 +76,17 @@ function IdentifyPage({ stand, today }: { stand: Schemas['StandView']; today: st
         <span className="font-plant italic">{stand.scientificName}</span>
         ). Tap what you see; leave out what you cannot.
       </p>
-      <Identify expected={stand.taxonId} seen={seen} onChange={setSeen}>
+      <Identify expected={stand.taxonId} group={taxon.group} seen={seen} onChange={setSeen}>
         {(answer) => (
-          <form
-            className="bg-sheet border-line space-y-2 border-t-2 px-3 py-2"
-            onSubmit={(e) => {
-              e.preventDefault()
-              save.mutate()
-            }}
-          >
-            <h2 className="font-semibold">Keep it with the stand</h2>
-            <Input
-              label="Seen on"
-              type="date"
-              max={today}
-              value={seen.on}
-              onChange={(e) => e.target.value && setSeen({ ...seen, on: e.target.value })}
-            />
-            <Input label="Who else looked" value={second} onChange={(e) => setSecond(e.target.value)} />
-            <Input label="Book, edition and page" value={book} onChange={(e) => setBook(e.target.value)} />
-            <ProblemNotice error={save.error} />
-            <Button kind="main" type="submit" disabled={save.isPending || seen.observations.length === 0}>
-              Keep this verdict{answer ? `: ${answer.verdict.status.toLowerCase().replace('_', ' ')}` : ''}
-            </Button>
-          </form>
+          <KeepIdentification
+            answer={answer}
+            seen={seen}
+            today={today}
+            onSeen={setSeen}
+            error={save.error}
+            busy={save.isPending}
+            onKeep={(kept) => save.mutate(kept)}
+          />
         )}
       </Identify>
     </Page>

@@ -2,18 +2,43 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { useCharacters } from '../herbarium/queries'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, lower } from '../ui/words'
+import { Photos } from './Photos'
 import { useStand } from './queries'
 import { StandForm } from './StandForm'
+import { Tags } from './Tags'
 import { StandVerdict } from './Verdict'
 
 export function Stand() {
   const { id = '' } = useParams()
   const stand = useStand(id)
   return <Loaded query={stand}>{(s) => <StandPage stand={s} />}</Loaded>
+}
+
+/** What was looked at, in the vocabulary's words. */
+function Looked({ observations }: { observations: { character: string; state: string }[] }) {
+  const characters = useCharacters()
+  return (
+    <details className="text-sm">
+      <summary className="text-note min-h-6 cursor-pointer underline">
+        {observations.length} characters were looked at
+      </summary>
+      <ul className="text-soft columns-2 gap-6">
+        {observations.map((o) => {
+          const c = characters.data?.find((x) => x.id === o.character)
+          return (
+            <li key={o.character}>
+              {c?.name ?? o.character}: {c?.states.find((x) => x.id === o.state)?.words ?? o.state}
+            </li>
+          )
+        })}
+      </ul>
+    </details>
+  )
 }
 
 function StandPage({ stand }: { stand: Schemas['StandView'] }) {
@@ -45,13 +70,11 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
               <p>
                 {date(i.on)}, {lower(i.stage)}, by {i.identifiedBy}
                 {i.secondObserver ? ` and ${i.secondObserver}` : ''}: <strong>{lower(i.status)}</strong>
+                {i.genus ? `, the genus ${i.genus}` : ''}
                 {i.taxonId && i.taxonId !== stand.taxonId ? `; most like ${i.taxonId}` : ''}
               </p>
               {i.book && <p className="text-soft">Checked in {i.book}</p>}
-              <p className="text-soft text-sm">
-                {i.observations.length} characters:{' '}
-                {i.observations.map((o) => `${o.character} ${o.state}`).join(', ')}
-              </p>
+              <Looked observations={i.observations} />
             </>
           ) : (
             <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
@@ -64,6 +87,10 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
             {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
           </p>
         </Section>
+      </div>
+      <div className="mt-4 grid gap-4 lg:grid-cols-2">
+        <Tags stand={stand} />
+        <Photos stand={stand} />
       </div>
       <DoubtOrClear stand={stand} />
     </Page>

@@ -1,45 +1,108 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
+import type { Schemas } from '../api/client'
 import { Danger } from '../ui/Danger'
-import { Input } from '../ui/controls'
+import { ButtonLink, Choose, Input } from '../ui/controls'
 import { Empty, Loaded, Page } from '../ui/page'
 import { lower } from '../ui/words'
-import { useTaxa } from './queries'
+import { PlantDrawing } from './drawing'
+import { useDrawings, useTaxa } from './queries'
+
+type Show = 'all' | 'gathered' | 'dangerous' | 'drafts'
+type Summary = Schemas['TaxonSummary']
+
+const shows: Record<Show, (t: Summary) => boolean> = {
+  all: () => true,
+  gathered: (t) => t.parts.length > 0,
+  dangerous: (t) => t.danger === 'POISONOUS' || t.danger === 'DEADLY' || t.danger === 'IRRITANT',
+  drafts: (t) => t.draft,
+}
+
+/** Why a plant was found under a name that is not the one shown. */
+function foundBy(t: Summary) {
+  const f = t.foundBy
+  if (!f) return null
+  if (f.kind === 'OLDER') return `${f.name} is now called ${t.name}`
+  if (f.kind === 'AMBIGUOUS') return `“${f.name}” is said of several plants`
+  if (f.slips > 0) return `perhaps you meant ${f.name}`
+  return f.name === t.commonName || f.name === t.name ? null : `also called ${f.name}`
+}
 
 export function Herbarium() {
   const [q, setQ] = useState('')
+  const [show, setShow] = useState<Show>('all')
   const taxa = useTaxa(q)
+  const drawings = useDrawings()
   return (
-    <Page title="Herbarium">
-      <div className="mb-3 max-w-md">
+    <Page
+      title="Herbarium"
+      actions={
+        <>
+          <ButtonLink to="/needs">By need</ButtonLink>
+          <ButtonLink to="/herbarium/new">A plant of your own</ButtonLink>
+        </>
+      }
+    >
+      <div className="mb-3 grid max-w-2xl gap-3 sm:grid-cols-2">
         <Input
           label="Find by any name"
+          type="search"
           value={q}
           onChange={(e) => setQ(e.target.value)}
-          hint="current, older or common name"
+          hint="current, older or common; a slip of the pen is forgiven"
+        />
+        <Choose
+          label="Show"
+          value={show}
+          choices={[
+            { value: 'all', label: 'all cards' },
+            { value: 'gathered', label: 'what is gathered' },
+            { value: 'dangerous', label: 'what can harm' },
+            { value: 'drafts', label: 'drafts' },
+          ]}
+          onChange={setShow}
         />
       </div>
       <Loaded query={taxa}>
-        {(all) =>
-          all.length === 0 ? (
-            <Empty>No card has this name. Try a part of it, or the scientific name.</Empty>
-          ) : (
-            <ul className="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
-              {all.map((t) => (
-                <li key={t.id} className="border-line border-b py-2">
-                  <Link to={`/herbarium/${t.id}`} className="font-medium underline">
-                    {t.commonName}
-                  </Link>{' '}
-                  <Danger level={t.danger} />
-                  <p className="font-plant italic">{t.name}</p>
-                  <p className="text-soft text-sm">
-                    {t.parts.length === 0 ? 'not gathered' : t.parts.map(lower).join(', ')}
-                  </p>
-                </li>
-              ))}
-            </ul>
+        {(all) => {
+          const shown = all.filter(shows[show])
+          if (shown.length === 0)
+            return <Empty>No card has this name. Try a part of it, or the scientific name.</Empty>
+          return (
+            <>
+              <p className="text-soft mb-2 text-sm" role="status">
+                {shown.length} of {all.length} cards
+              </p>
+              <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-6">
+                {shown.map((t) => {
+                  const d = drawings.data?.find((x) => x.taxon === t.id)
+                  const why = foundBy(t)
+                  return (
+                    <li key={t.id} className="bg-sheet border-line border-t-2 p-2">
+                      <div className="aspect-[240/244]">
+                        {d && (
+                          <PlantDrawing
+                            characters={d.states}
+                            stage={d.stage}
+                            label={`${t.commonName}, ${lower(d.stage)}`}
+                          />
+                        )}
+                      </div>
+                      <Link to={`/herbarium/${t.id}`} className="font-medium underline">
+                        {t.commonName}
+                      </Link>
+                      <p className="font-plant text-sm italic">{t.name}</p>
+                      <p className="text-sm">
+                        <Danger level={t.danger} /> {t.draft && <strong>draft</strong>}
+                      </p>
+                      {why && <p className="text-note text-sm">{why}</p>}
+                    </li>
+                  )
+                })}
+              </ul>
+            </>
           )
-        }
+        }}
       </Loaded>
     </Page>
   )

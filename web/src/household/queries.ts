@@ -1,7 +1,21 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, ask } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 
 export const useSession = () =>
   useQuery({ queryKey: ['session'], queryFn: () => ask(api.GET('/api/session')), staleTime: 60_000 })
 
 export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => ask(api.GET('/api/people')) })
+
+/** The household's answers to what practitioners disagree about. */
+export const useSchools = () =>
+  useQuery({
+    queryKey: ['schools'],
+    queryFn: () => ask(api.GET('/api/household/schools')),
+    staleTime: 600_000,
+  })
+
+/** Whether the household keeps to one of these schools; the usual until its own are read. */
+export function useKeepsTo() {
+  const schools = useSchools()
+  return (school: Schemas['SchoolView']['id']) => schools.data?.some((q) => q.school === school) ?? false
+}

@@ -68,6 +68,21 @@ function BatchPage({ batch }: { batch: BatchView }) {
               ]}
             />
           )}
+          {batch.outcome && (
+            <Section title="What the pressing showed">
+              <dl className="grid grid-cols-2 gap-3">
+                <Figure
+                  label="The marc kept"
+                  value={range(batch.outcome.retentionMlPerG)}
+                  unit="mL per g dry"
+                  note="the next tincture is planned by it"
+                />
+              </dl>
+              <Findings findings={batch.outcome.findings} label="Findings of the pressing" />
+              <Because lines={batch.outcome.because} />
+            </Section>
+          )}
+          {batch.kind === 'SALVE' && <Spoon batch={batch} />}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
           {batch.containers.length > 0 && (
@@ -130,6 +145,49 @@ function Shake({ batch }: { batch: BatchView }) {
         Shaken today
       </Button>
       <ProblemNotice error={shake.error} />
+    </Section>
+  )
+}
+
+const SPOONS: { verdict: BatchView['spoons'][number]; words: string }[] = [
+  { verdict: 'TOO_SOFT', words: 'too soft' },
+  { verdict: 'RIGHT', words: 'right' },
+  { verdict: 'TOO_HARD', words: 'too hard' },
+]
+
+/** How a drop set on a cold spoon; the next salve with this wax is planned by it. */
+function Spoon({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const note = useMutation({
+    mutationFn: (verdict: BatchView['spoons'][number]) =>
+      ask(
+        api.POST('/api/making/batches/{id}/spoons', {
+          params: { path: { id: batch.id } },
+          body: { id: v7(), verdict, abovePlan: 0 },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Cold spoon">
+      {batch.spoons.length > 0 ? (
+        <p>
+          Noted: {batch.spoons.map((s) => SPOONS.find((x) => x.verdict === s)?.words).join(', ')}. The next
+          salve with this wax is planned by it.
+        </p>
+      ) : (
+        <p className="text-soft">How did it set, poured as planned?</p>
+      )}
+      {batch.spoons.length === 0 && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {SPOONS.map((s) => (
+            <Button key={s.verdict} disabled={note.isPending} onClick={() => note.mutate(s.verdict)}>
+              {s.words}
+            </Button>
+          ))}
+        </div>
+      )}
+      <ProblemNotice error={note.error} />
     </Section>
   )
 }

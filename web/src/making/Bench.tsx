@@ -15,7 +15,7 @@ const KINDS = [
 export function Bench() {
   const batches = useBatches()
   return (
-    <Page title="Bench">
+    <Page title="Bench" actions={<ButtonLink to="/schools">How this household works</ButtonLink>}>
       <ul className="mb-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {KINDS.map((k) => (
           <li key={k.to}>

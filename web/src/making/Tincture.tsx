@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
+import { useKeepsTo } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Jar } from '../shelf/Vessel'
 import { Choose, Slider, Toggle } from '../ui/controls'
@@ -33,9 +34,12 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const [ratio, setRatio] = useState(5)
   const [strength, setStrength] = useState(45)
   const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
-  const [waterCounts, setWaterCounts] = useState(false)
+  const keepsTo = useKeepsTo()
+  const [ownWater, setWaterCounts] = useState<boolean>()
+  const waterCounts = ownWater ?? keepsTo('PLANT_WATER_COUNTS')
   const [jarMl, setJarMl] = useState(250)
-  const [press, setPress] = useState<Request['press']>('MEDIUM')
+  const [ownPress, setPress] = useState<Request['press']>()
+  const press = ownPress ?? (keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM')
   const [route, setRoute] = useState<Request['route']>('INTERNAL')
   const lot = lots.find((l) => l.id === jar)
   const card = useTaxon(lot?.taxonId ?? '')

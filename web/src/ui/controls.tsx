@@ -9,8 +9,10 @@ import {
   Input as HInput,
   Switch,
 } from '@headlessui/react'
-import { forwardRef, useId } from 'react'
+import { forwardRef, useId, useState } from 'react'
 import { Link } from 'react-router'
+import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { kitchen } from './kitchen'
 
 const look = {
   main: 'bg-water text-sheet border-water hover:brightness-110',
@@ -79,6 +81,14 @@ export const Input = forwardRef<HTMLInputElement, InputProps>(function Input(
   )
 })
 
+/** What may be typed with a unit of its own, such as "2 oz" or "1 1/2 cups"; the server reads it. */
+const TYPED: Record<string, Schemas['AmountTextRequest']['quantity']> = {
+  g: 'MASS',
+  mL: 'VOLUME',
+  '% vol': 'STRENGTH',
+  '°C': 'TEMPERATURE',
+}
+
 /** A number typed as text, so that what was typed is never lost; NaN when it is none. */
 export function NumberInput({
   label,
@@ -95,15 +105,41 @@ export function NumberInput({
   error?: string | undefined
   hint?: string
 }) {
+  const [read, setRead] = useState<{ hint?: string; error?: string }>({})
+  const quantity = unit ? TYPED[unit] : undefined
+  const readTyped = async () => {
+    if (!quantity || value.trim() === '' || !Number.isNaN(number(value))) return
+    try {
+      const answer = await ask(
+        api.POST('/api/calculators/amount', { body: { text: value, quantity, kitchen: kitchen() } }),
+      )
+      setRead({ hint: answer.read })
+      onChange(String(Number(answer.value.toPrecision(6))))
+    } catch (e) {
+      if (e instanceof ProblemError) setRead({ error: e.problem.errors?.[0]?.message ?? e.message })
+    }
+  }
+  const says = read.hint ?? hint
   return (
     <Input
       label={label}
       {...(unit ? { unit } : {})}
-      {...(hint ? { hint } : {})}
-      inputMode="decimal"
+      {...(says ? { hint: says } : {})}
+      inputMode={quantity ? 'text' : 'decimal'}
       value={value}
-      error={error}
-      onChange={(e) => onChange(e.target.value)}
+      error={read.error ?? error}
+      onBlur={() => void readTyped()}
+      onKeyDown={(e) => {
+        // Enter would send a form off before what was typed is read.
+        if (e.key === 'Enter' && quantity && value.trim() !== '' && Number.isNaN(number(value))) {
+          e.preventDefault()
+          void readTyped()
+        }
+      }}
+      onChange={(e) => {
+        setRead({})
+        onChange(e.target.value)
+      }}
     />
   )
 }

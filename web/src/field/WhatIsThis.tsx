@@ -1,0 +1,125 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask } from '../api/client'
+import { useSession } from '../household/queries'
+import { Identify, STAGES, type Answer, type Group, type Seen } from '../identification/Identify'
+import { Choose, Input } from '../ui/controls'
+import { Loaded, Page } from '../ui/page'
+import { isoToday, lower } from '../ui/words'
+import { KeepIdentification, type Kept } from './KeepIdentification'
+import { useStands } from './queries'
+
+/** A plant nobody has a name for yet; what is made out is kept with a stand, an old one or a new one. */
+export function WhatIsThis() {
+  const session = useSession()
+  return (
+    <Loaded query={session}>{(s) => <Ask today={s.today ?? isoToday()} region={s.region ?? ''} />}</Loaded>
+  )
+}
+
+function Ask({ today, region }: { today: string; region: string }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const stands = useStands()
+  const [ids] = useState(() => ({ stand: v7(), identification: v7() }))
+  const [group, setGroup] = useState<Group>('PLANT')
+  const [name, setName] = useState('')
+  const [place, setPlace] = useState('')
+  const [stand, setStand] = useState('')
+  const [seen, setSeen] = useState<Seen>({
+    on: today,
+    stage: 'FLOWERING',
+    region,
+    conditions: [],
+    observations: [],
+  })
+  const save = useMutation({
+    mutationFn: async ({ kept, answer }: { kept: Kept; answer: Answer | undefined }) => {
+      let at = stand
+      if (at === '') {
+        await ask(
+          api.POST('/api/field/stands', {
+            body: {
+              id: ids.stand,
+              taxonId: answer?.verdict.taxon ?? '',
+              name,
+              place,
+              ground: 'UNKNOWN',
+              permission: 'UNKNOWN',
+              plenty: 'PLENTIFUL',
+              protectedSpecies: false,
+            },
+          }),
+        )
+        at = ids.stand
+      }
+      await ask(
+        api.POST('/api/field/stands/{id}/identifications', {
+          params: { path: { id: at } },
+          body: { ...seen, ...kept, id: ids.identification },
+        }),
+      )
+      return at
+    },
+    onSuccess: async (at) => {
+      await queries.invalidateQueries()
+      await navigate(`/field/stands/${at}`)
+    },
+  })
+  return (
+    <Page title="What is this?">
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        <div className="w-44">
+          <Choose
+            label="Kind"
+            value={group}
+            choices={(Object.keys(STAGES) as Group[]).map((g) => ({
+              value: g,
+              label: g === 'PLANT' ? 'seed plant' : lower(g),
+            }))}
+            onChange={(g) => {
+              setGroup(g)
+              setSeen({
+                ...seen,
+                stage: g === 'PLANT' ? 'FLOWERING' : (STAGES[g][0] ?? 'LEAFY'),
+                observations: [],
+              })
+            }}
+          />
+        </div>
+        <p className="text-soft flex-1">Tap what you see; leave out what you cannot.</p>
+      </div>
+      <Identify group={group} seen={seen} onChange={setSeen}>
+        {(answer) => (
+          <KeepIdentification
+            answer={answer}
+            seen={seen}
+            today={today}
+            onSeen={setSeen}
+            error={save.error}
+            busy={save.isPending}
+            onKeep={(kept) => save.mutate({ kept, answer })}
+          >
+            <Choose
+              label="Stand"
+              value={stand}
+              choices={[
+                { value: '', label: 'a new one' },
+                ...(stands.data ?? []).map((s) => ({ value: s.id, label: s.name, hint: s.place })),
+              ]}
+              onChange={setStand}
+            />
+            {stand === '' && (
+              <>
+                <Input label="Name of the new stand" value={name} onChange={(e) => setName(e.target.value)} />
+                <Input label="Place" value={place} onChange={(e) => setPlace(e.target.value)} />
+              </>
+            )}
+          </KeepIdentification>
+        )}
+      </Identify>
+    </Page>
+  )
+}

@@ -1,0 +1,333 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api, ask, type Schemas } from '../api/client'
+import { useSession } from '../household/queries'
+import { Button, Choose, Input } from '../ui/controls'
+import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
+import { lower, month } from '../ui/words'
+import { PlantDrawing } from './drawing'
+import { listOf } from './Edit'
+import { useCharacters, useTaxa } from './queries'
+
+type Card = Schemas['CardFile']
+type Character = Schemas['CharacterView']
+type Group = Schemas['CharacterView']['groups'][number]
+type Danger = Card['danger']
+
+const STAGES = {
+  PLANT: ['ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING', 'WINTER'],
+  FERN: ['SPORING'],
+  LICHEN: ['THALLUS'],
+  FUNGUS: ['FRUIT_BODY'],
+} as const
+
+/** "Filipendula ulmaria" to filipendula-ulmaria. */
+const idOf = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z]+/g, '-')
+    .replace(/^-|-$/g, '')
+
+/** A card of the household's own, with the checks of those that ship. It lands as a draft: told, not gathered. */
+export function NewPlant() {
+  const characters = useCharacters()
+  return <Loaded query={characters}>{(all) => <Form all={all} />}</Loaded>
+}
+
+function Form({ all }: { all: Character[] }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const session = useSession()
+  const taxa = useTaxa()
+  const [names, setNames] = useState({
+    name: '',
+    author: '',
+    common: '',
+    family: '',
+    lifeForm: '',
+    habitat: '',
+  })
+  const [book, setBook] = useState({ title: '', year: '' })
+  const [group, setGroup] = useState<Group>('PLANT')
+  const [danger, setDanger] = useState<Danger | ''>('')
+  const [months, setMonths] = useState<Record<string, number[]>>({})
+  const [states, setStates] = useState<Record<string, string>>({})
+  const [likes, setLikes] = useState<{ taxon: string; tells: string; decisive: string }[]>([])
+  const [text, setText] = useState<string | null>(null)
+  const set = (key: keyof typeof names) => (e: React.ChangeEvent<HTMLInputElement>) =>
+    setNames({ ...names, [key]: e.target.value })
+
+  const kept = async (id: string) => {
+    await queries.invalidateQueries()
+    await navigate(`/herbarium/${id}`)
+  }
+  const save = useMutation({
+    mutationFn: () => {
+      const id = idOf(names.name)
+      const card: Card = {
+        id,
+        name: names.name,
+        author: names.author,
+        commonNames: listOf(names.common),
+        family: names.family,
+        group,
+        lifeForm: names.lifeForm,
+        danger: danger as Danger,
+        draft: true,
+        lookAlikesChecked: false,
+        regions: [session.data?.region ?? ''],
+        habitat: names.habitat,
+        protection: 'Look up the local rule.',
+        months: Object.fromEntries(Object.entries(months).filter(([, m]) => m.length > 0)),
+        characters: Object.fromEntries(Object.entries(states).map(([c, s]) => [c, `always ${s}`])),
+        lookAlikes: likes
+          .filter((l) => l.taxon)
+          .map((l) => ({ taxon: l.taxon, tells: l.tells, decisive: listOf(l.decisive) })),
+        source: { title: book.title, year: Number(book.year), evidence: 'REFERENCE' },
+      }
+      return ask(api.PUT('/api/herbarium/taxa/{id}/card', { params: { path: { id } }, body: card }))
+    },
+    onSuccess: (view) => kept(view.card.id),
+  })
+  const read = useMutation({
+    mutationFn: (yaml: string) =>
+      ask(
+        api.POST('/api/herbarium/own-cards', {
+          body: yaml,
+          bodySerializer: (b: unknown) => String(b),
+          headers: { 'Content-Type': 'application/yaml' },
+        }),
+      ),
+    onSuccess: (view) => kept(view.card.id),
+  })
+  const visible = all.filter((c) => c.groups.includes(group))
+  const organs = [...new Set(visible.map((c) => c.organ))]
+  return (
+    <Page
+      title="A plant of your own"
+      actions={
+        <Button onClick={() => setText(text === null ? '' : null)}>
+          {text === null ? 'From a written card' : 'Fill it in here'}
+        </Button>
+      }
+    >
+      <p className="mb-3 max-w-3xl">
+        It lands as a draft: it takes part in identification at once, and can be gathered only when its
+        look-alikes are checked and its cautions written down.
+      </p>
+      {text !== null ? (
+        <form
+          className="max-w-4xl space-y-3"
+          onSubmit={(e) => {
+            e.preventDefault()
+            read.mutate(text)
+          }}
+        >
+          <label className="block">
+            <span className="text-soft block text-sm font-medium">The card, as YAML</span>
+            <textarea
+              className="bg-sheet border-line h-96 w-full border-2 p-2 font-mono text-sm"
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+            />
+          </label>
+          <ProblemNotice error={read.error} />
+          <Button kind="main" type="submit" disabled={read.isPending || text.trim() === ''}>
+            Check and keep it
+          </Button>
+        </form>
+      ) : (
+        <form
+          className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]"
+          onSubmit={(e) => {
+            e.preventDefault()
+            save.mutate()
+          }}
+        >
+          <div className="space-y-4">
+            <Section title="Names">
+              <div className="grid gap-3 sm:grid-cols-2">
+                <Input label="Scientific name" value={names.name} onChange={set('name')} />
+                <Input label="Author" value={names.author} onChange={set('author')} />
+                <Input
+                  label="Common names"
+                  hint="separated by commas, the usual one first"
+                  value={names.common}
+                  onChange={set('common')}
+                />
+                <Input label="Family" value={names.family} onChange={set('family')} />
+                <Input
+                  label="Life form"
+                  hint="as perennial herb, shrub"
+                  value={names.lifeForm}
+                  onChange={set('lifeForm')}
+                />
+                <Input label="Where it grows" value={names.habitat} onChange={set('habitat')} />
+                <Input
+                  label="Book the description is from"
+                  value={book.title}
+                  onChange={(e) => setBook({ ...book, title: e.target.value })}
+                />
+                <Input
+                  label="Its year"
+                  inputMode="numeric"
+                  value={book.year}
+                  onChange={(e) => setBook({ ...book, year: e.target.value })}
+                />
+                <Choose
+                  label="Kind"
+                  value={group}
+                  choices={(Object.keys(STAGES) as Group[]).map((g) => ({
+                    value: g,
+                    label: g === 'PLANT' ? 'seed plant' : lower(g),
+                  }))}
+                  onChange={(g) => {
+                    setGroup(g)
+                    setMonths({})
+                    setStates({})
+                  }}
+                />
+                <Choose
+                  label="Danger"
+                  value={danger}
+                  choices={(['HARMLESS', 'WEAKER', 'IRRITANT', 'POISONOUS', 'DEADLY'] as const).map((d) => ({
+                    value: d,
+                    label: lower(d),
+                  }))}
+                  onChange={setDanger}
+                />
+              </div>
+            </Section>
+            <Section title="When it is seen">
+              {STAGES[group].map((s) => (
+                <Months
+                  key={s}
+                  stage={s}
+                  value={months[s] ?? []}
+                  onChange={(m) => setMonths({ ...months, [s]: m })}
+                />
+              ))}
+            </Section>
+            <Section title="Look-alikes">
+              {likes.map((l, i) => (
+                <div key={i} className="mb-2 grid gap-2 sm:grid-cols-3">
+                  <Choose
+                    label="Looks like"
+                    value={l.taxon}
+                    choices={(taxa.data ?? []).map((t) => ({
+                      value: t.id,
+                      label: t.commonName,
+                      hint: t.name,
+                    }))}
+                    onChange={(taxon) => setLikes(likes.map((x, j) => (j === i ? { ...x, taxon } : x)))}
+                  />
+                  <Input
+                    label="What tells them apart"
+                    value={l.tells}
+                    onChange={(e) =>
+                      setLikes(likes.map((x, j) => (j === i ? { ...x, tells: e.target.value } : x)))
+                    }
+                  />
+                  <Input
+                    label="Decisive characters"
+                    hint="ids, separated by commas"
+                    value={l.decisive}
+                    onChange={(e) =>
+                      setLikes(likes.map((x, j) => (j === i ? { ...x, decisive: e.target.value } : x)))
+                    }
+                  />
+                </div>
+              ))}
+              <Button onClick={() => setLikes([...likes, { taxon: '', tells: '', decisive: '' }])}>
+                Add a look-alike
+              </Button>
+            </Section>
+            <Section title="What it always shows">
+              <p className="text-soft mb-2 text-sm">
+                Leave out what varies or what you do not know; six characters at least. Usual and rare states,
+                and stages apart, can be written in the card as a file.
+              </p>
+              {organs.map((o) => (
+                <details key={o} className="border-line border-b py-1">
+                  <summary className="min-h-7 cursor-pointer font-semibold">
+                    {lower(o)}{' '}
+                    <span className="text-soft font-normal">
+                      {visible.filter((c) => c.organ === o && states[c.id]).length} of{' '}
+                      {visible.filter((c) => c.organ === o).length}
+                    </span>
+                  </summary>
+                  <div className="grid gap-3 py-2 sm:grid-cols-2">
+                    {visible
+                      .filter((c) => c.organ === o)
+                      .map((c) => (
+                        <Choose
+                          key={c.id}
+                          label={c.name}
+                          value={states[c.id] ?? ''}
+                          choices={[
+                            { value: '', label: 'not known' },
+                            ...c.states.map((s) => ({ value: s.id, label: s.words })),
+                          ]}
+                          onChange={(s) => {
+                            const kept = Object.entries(states).filter(([k]) => k !== c.id)
+                            setStates(Object.fromEntries(s === '' ? kept : [...kept, [c.id, s]]))
+                          }}
+                        />
+                      ))}
+                  </div>
+                </details>
+              ))}
+            </Section>
+            <ProblemNotice error={save.error} />
+            <Button kind="main" type="submit" disabled={save.isPending}>
+              Keep the draft
+            </Button>
+          </div>
+          <div className="space-y-3">
+            <Section title="As you describe it">
+              <PlantDrawing
+                characters={states}
+                stage={months['FLOWERING']?.length ? 'FLOWERING' : (STAGES[group][1] ?? STAGES[group][0])}
+                label="Drawing of the plant described"
+              />
+            </Section>
+            <SafetyLine />
+          </div>
+        </form>
+      )}
+    </Page>
+  )
+}
+
+function Months({
+  stage,
+  value,
+  onChange,
+}: {
+  stage: string
+  value: number[]
+  onChange: (m: number[]) => void
+}) {
+  return (
+    <fieldset className="mb-2">
+      <legend className="text-soft text-sm font-medium">{lower(stage)}</legend>
+      <div className="grid grid-cols-6 sm:grid-cols-12">
+        {Array.from({ length: 12 }, (_, i) => i + 1).map((m) => (
+          <button
+            key={m}
+            type="button"
+            aria-pressed={value.includes(m)}
+            className={`border-line min-h-8 border text-sm ${value.includes(m) ? 'bg-water text-sheet font-semibold' : 'bg-sheet'}`}
+            onClick={() =>
+              onChange(value.includes(m) ? value.filter((x) => x !== m) : [...value, m].sort((a, b) => a - b))
+            }
+          >
+            {month(m)}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,126 @@
+import type { Schemas } from '../api/client'
+import { figure, lower, month, range, title } from '../ui/words'
+import { Edit, numberOf, rangeOf, withPart } from './Edit'
+import { Sourced } from './Sourced'
+
+type TaxonView = Schemas['TaxonView']
+type Part = Schemas['PartView']
+
+/** One part: when, how much, how, what of it; every figure with where it comes from. */
+export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: Schemas['CheckView'][] }) {
+  const edit = (
+    label: string,
+    value: string,
+    shown: React.ReactNode,
+    set: (v: string) => Partial<Schemas['PartFile']>,
+    kind: 'text' | 'number' | 'range' = 'number',
+    unit?: string,
+  ) => (
+    <Edit
+      taxon={t.id}
+      label={`${label} of the ${lower(p.part)}`}
+      value={value}
+      kind={kind}
+      {...(unit ? { unit } : {})}
+      change={(c, v) => withPart(c, p.part, set(v))}
+    >
+      {shown}
+    </Edit>
+  )
+  const written = (r: { low: number; high: number } | null | undefined) => (r ? `${r.low} to ${r.high}` : '')
+  return (
+    <div className="border-line mb-3 border-l-2 pl-3">
+      <h3 className="font-semibold">
+        {title(p.part)}, {p.routes.map(lower).join(' and ')} use
+      </h3>
+      <p>{edit('moment', p.moment, p.moment, (moment) => ({ moment }), 'text')}</p>
+      <p className="text-soft text-sm">
+        {p.months.map(month).join(', ')}
+        {p.leastAgeYears ? ` · plants of ${p.leastAgeYears} years or more` : ''}
+        {p.frost ? ` · ${p.frost === 'EITHER' ? 'before or after' : lower(p.frost)} frost` : ''}
+        {p.ageingMonths ? ` · rests ${p.ageingMonths} months after drying` : ''}
+      </p>
+      <p className="text-sm">
+        {edit('method', p.method, p.method, (method) => ({ method }), 'text')}{' '}
+        {p.tools && <span className="text-soft">Take {p.tools}.</span>}
+      </p>
+      <dl className="text-sm">
+        <Row name="of each plant">
+          {edit(
+            'share of each plant',
+            String(p.sharePerPlant),
+            `${figure(p.sharePerPlant * 100)} %`,
+            (v) => ({ sharePerPlant: numberOf(v) ?? NaN }),
+          )}{' '}
+          {/* prettier-ignore */}
+        </Row>
+        <Row name="of the stand">
+          {edit('share of the stand', String(p.shareOfStand), `${figure(p.shareOfStand * 100)} %`, (v) => ({
+            shareOfStand: numberOf(v) ?? NaN,
+          }))}{' '}
+          {/* prettier-ignore */}
+        </Row>
+        <Row name="dry at">
+          {edit(
+            'drying temperature',
+            p.dryAtC ? String(p.dryAtC) : '',
+            p.dryAtC ? `${figure(p.dryAtC)} °C` : 'not known',
+            (v) => ({ dryAtC: numberOf(v) }),
+            'number',
+            '°C',
+          )}{' '}
+          {/* prettier-ignore */}
+        </Row>
+        <Row name="moisture, fresh">
+          {edit(
+            'fresh moisture',
+            written(p.freshMoisture),
+            p.freshMoisture ? `${range(p.freshMoisture, 100)} %` : 'not known',
+            (v) => ({ freshMoisture: rangeOf(v) }),
+            'range',
+          )}{' '}
+          {/* prettier-ignore */}
+        </Row>
+        <Row name="dried and cut weighs">
+          {edit(
+            'bulk density',
+            written(p.bulkDensityGPerMl),
+            p.bulkDensityGPerMl ? `${range(p.bulkDensityGPerMl)} g/mL` : 'not known',
+            (v) => ({ bulkDensityGPerMl: rangeOf(v) }),
+            'range',
+          )}{' '}
+          {/* prettier-ignore */}
+        </Row>
+      </dl>
+      {p.spirit && (
+        <p>
+          Tincture 1:{figure(p.spirit.ratio)} in {figure(p.spirit.menstruumPercent)} % vol.{' '}
+          <Sourced source={p.spirit.source} taxon={t.id} checks={checks} />
+        </p>
+      )}
+      {p.tea && (
+        <p>
+          {title(p.tea.method)}, {figure(p.tea.gramsPerCup)} g to {figure(p.tea.cupMl)} mL,{' '}
+          {figure(p.tea.minutes)} minutes. <Sourced source={p.tea.source} taxon={t.id} checks={checks} />
+        </p>
+      )}
+      {p.doses.map((d) => (
+        <p key={d.use + d.form}>
+          {title(d.use)}, {d.form}: <strong>{range(d.driedGPerDay)} g</strong> of dried herb a day from{' '}
+          {d.fromAgeYears} years{d.mostDays ? `, at most ${d.mostDays} days` : ''}.{' '}
+          <Sourced source={d.source} taxon={t.id} checks={checks} />
+        </p>
+      ))}
+      {p.doses.length === 0 && <p className="text-soft">No dose on the card: none is given.</p>}
+    </div>
+  )
+}
+
+function Row({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div className="border-line flex justify-between gap-3 border-b py-0.5">
+      <dt className="text-soft">{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  )
+}

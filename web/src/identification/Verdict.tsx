@@ -1,0 +1,121 @@
+import type { Schemas } from '../api/client'
+import { Danger } from '../ui/Danger'
+import { Findings } from '../ui/Findings'
+import { figure, lower, month } from '../ui/words'
+
+type Answer = Schemas['IdentifyAnswer']
+
+const STATUS = {
+  CONFIRMED: { word: 'CONFIRMED', tone: 'border-lichen text-lichen bg-lichen-pale' },
+  NOT_YET: { word: 'NOT YET', tone: 'border-amber text-amber bg-amber-pale' },
+  STOP: { word: 'STOP', tone: 'border-madder text-madder bg-madder-pale' },
+}
+
+/** In the field, with one thumb: the verdict stays in sight while questions are answered. */
+export function VerdictStrip({ answer }: { answer: Answer }) {
+  const status = STATUS[answer.verdict.status]
+  const lead = answer.candidates.find((c) => c.taxon === answer.verdict.taxon)
+  const left = answer.candidates.filter((c) => c.posterior >= 0.001 && c.taxon !== 'none-of-these').length
+  return (
+    <a href="#verdict" className={`sticky top-0 z-10 block border-l-8 px-3 py-2 lg:hidden ${status.tone}`}>
+      <strong className="text-lg">{status.word}</strong>{' '}
+      <span className="text-ink">
+        {lead ? `most like ${lead.commonName}, ${left} left` : 'tap what you see'}
+      </span>
+    </a>
+  )
+}
+
+export function Verdict({ answer, characters }: { answer: Answer; characters: Schemas['CharacterView'][] }) {
+  const { verdict } = answer
+  const name = (id: string) => answer.candidates.find((c) => c.taxon === id)?.commonName ?? id
+  const look = (ids: string[]) => ids.map((id) => characters.find((c) => c.id === id)?.name ?? id).join(', ')
+  const status = STATUS[verdict.status]
+  const likely = answer.candidates.filter((c) => c.posterior >= 0.001 && c.taxon !== 'none-of-these')
+  return (
+    <section
+      id="verdict"
+      aria-label="Verdict"
+      aria-live="polite"
+      className={`border-l-8 px-3 py-2 ${status.tone}`}
+    >
+      <h2 className="text-2xl font-bold">{status.word}</h2>
+      <div className="text-ink space-y-2">
+        {verdict.taxon && (
+          <p className="text-lg">
+            {verdict.genus
+              ? `The genus ${verdict.genus} is certain, and all of it serves.`
+              : `Most like ${name(verdict.taxon)}.`}
+          </p>
+        )}
+        <p className="text-sm">
+          {likely.length} of {answer.candidates.length - 1} plants still possible
+        </p>
+        <ul className="space-y-0.5">
+          {answer.candidates
+            .filter((c, i) => c.posterior >= 0.005 || i < 2)
+            .slice(0, 5)
+            .map((c) => (
+              <li key={c.taxon} className="text-sm">
+                <div className="flex items-center justify-between gap-2">
+                  <span>
+                    {c.commonName} {c.taxon !== 'none-of-these' && <Danger level={c.danger} />}
+                  </span>
+                  <span className="font-semibold">
+                    {c.posterior > 0.999 ? 'over 99.9' : figure(c.posterior * 100)} %
+                  </span>
+                </div>
+                <div className="bg-sheet h-1.5" aria-hidden>
+                  <div className="bg-water h-1.5" style={{ width: `${c.posterior * 100}%` }} />
+                </div>
+              </li>
+            ))}
+        </ul>
+        {verdict.open.length > 0 && (
+          <details open={verdict.open.length <= 3}>
+            <summary className="min-h-6 cursor-pointer text-sm font-medium">
+              Still to be told from {verdict.open.length} dangerous plants
+            </summary>
+            <ul className="text-sm">
+              {verdict.open.slice(0, 12).map((o) => (
+                <li key={o.taxon}>
+                  <strong>{name(o.taxon)}</strong>
+                  {o.would.length > 0 && <> by {look(o.would.slice(0, 3)).toLowerCase()}</>}
+                  {o.would.length === 0 && o.later && (
+                    <>
+                      {' '}
+                      when {lower(o.later.stage)}, about {o.later.months.slice(0, 2).map(month).join(', ')}
+                    </>
+                  )}
+                </li>
+              ))}
+              {verdict.open.length > 12 && <li>and {verdict.open.length - 12} more</li>}
+            </ul>
+          </details>
+        )}
+        {verdict.excluded.length > 0 && (
+          <details>
+            <summary className="min-h-6 cursor-pointer text-sm font-medium">
+              Excluded: {verdict.excluded.length} dangerous plants
+            </summary>
+            <ul className="text-sm">
+              {verdict.excluded.map((e) => (
+                <li key={e.taxon}>
+                  <strong>{name(e.taxon)}</strong> by {look(e.by.slice(0, 4)).toLowerCase()}
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+        {verdict.tellableAt && (
+          <p className="font-medium">
+            It can be told when {lower(verdict.tellableAt.stage)}, about{' '}
+            {verdict.tellableAt.months.map(month).join(', ')}, by{' '}
+            {look(verdict.tellableAt.characters).toLowerCase()}.
+          </p>
+        )}
+        <Findings findings={answer.findings.filter((f) => f.code !== 'UNGATED')} label="Verdict findings" />
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,115 @@
+import { useQuery } from '@tanstack/react-query'
+import { useSearchParams, Link } from 'react-router'
+import { api, ask } from '../api/client'
+import { usePeople } from '../household/queries'
+import { Choose } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Empty, Loaded, Page, SafetyLine, Section } from '../ui/page'
+import { lower, title } from '../ui/words'
+
+/** From a need to plants: by evidence, then gentleness, then what is at hand. Never a diagnosis. */
+export function Need() {
+  const [search, setSearch] = useSearchParams()
+  const need = search.get('need') ?? ''
+  const person = search.get('person') ?? ''
+  const needs = useQuery({
+    queryKey: ['needs'],
+    queryFn: () => ask(api.GET('/api/planning/needs')),
+    staleTime: 600_000,
+  })
+  const people = usePeople()
+  const plants = useQuery({
+    queryKey: ['needs', need, person],
+    queryFn: () =>
+      ask(
+        api.GET('/api/planning/needs/plants', {
+          params: { query: { need, ...(person ? { person } : {}) } },
+        }),
+      ),
+    enabled: need !== '',
+  })
+  const set = (values: { need?: string; person?: string }) => {
+    const next = { need, person, ...values }
+    setSearch(Object.fromEntries(Object.entries(next).filter(([, v]) => v !== '')), { replace: true })
+  }
+  return (
+    <Page title="By need">
+      <p className="mb-3 max-w-3xl">
+        What is written of plants, with the kind of evidence; not what you have. A complaint that lasts, grows
+        or frightens you belongs to a doctor.
+      </p>
+      <div className="mb-4 grid max-w-2xl gap-3 sm:grid-cols-2">
+        <Choose
+          label="A need, or an action"
+          value={need}
+          choices={(needs.data ?? []).map((n) => ({
+            value: n.name,
+            label: n.name,
+            ...(n.grave ? { hint: 'a grave illness: no plant is proposed' } : {}),
+          }))}
+          onChange={(n) => set({ need: n })}
+        />
+        <Choose
+          label="For whom"
+          value={person}
+          choices={[
+            { value: '', label: 'nobody in particular' },
+            ...(people.data ?? []).map((p) => ({ value: p.id, label: p.name })),
+          ]}
+          onChange={(p) => set({ person: p })}
+        />
+      </div>
+      {need === '' ? (
+        <Empty>Choose a need. Plants then stand in order: best evidence first, gentle before strong.</Empty>
+      ) : (
+        <Loaded query={plants}>
+          {(answer) => (
+            <div className="grid gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+              <div className="space-y-3">
+                <Findings findings={answer.findings} label="Findings on the need" />
+                {answer.suggestions.length === 0 && answer.findings.length === 0 && (
+                  <Empty>No plant is left for this.</Empty>
+                )}
+                <ol className="space-y-2">
+                  {answer.suggestions.map((s) => (
+                    <li key={s.taxon} className="bg-sheet border-line flex gap-3 border-t-2 px-3 py-2">
+                      <div className="flex-1">
+                        <Link className="text-lg font-semibold underline" to={`/herbarium/${s.taxon}`}>
+                          {s.commonName}
+                        </Link>{' '}
+                        <span className="font-plant italic">{s.name}</span>
+                        <p>
+                          {s.parts.map(lower).join(', ')}
+                          {s.route ? `, ${lower(s.route)} use` : ''}
+                          {s.potency ? ` · ${lower(s.potency)}` : ''}
+                        </p>
+                        <p className="text-soft text-sm">{title(s.because.join(' · '))}</p>
+                      </div>
+                      <span className="text-water self-center text-sm font-semibold">
+                        {lower(s.nearness)}
+                      </span>
+                    </li>
+                  ))}
+                </ol>
+              </div>
+              <div className="space-y-3">
+                {answer.dropped.length > 0 && (
+                  <Section title="Left out for this person">
+                    <ul className="space-y-1">
+                      {answer.dropped.map((d) => (
+                        <li key={d.taxon}>
+                          <strong>{d.commonName}:</strong> {d.reason}
+                        </li>
+                      ))}
+                    </ul>
+                  </Section>
+                )}
+                <SafetyLine />
+              </div>
+            </div>
+          )}
+        </Loaded>
+      )}
+    </Page>
+  )
+}
