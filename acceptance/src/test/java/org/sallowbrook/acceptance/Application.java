@@ -46,7 +46,7 @@ final class Application {
                 "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1",
                 "-jar",
-                Path.of("..", "server", "target", "sallowbrook.jar").toString(),
+                Path.of("..", "server", "target", "sallowbrook-app.jar").toString(),
                 "--spring.profiles.active=demo");
         builder.environment().put("SALLOWBROOK_DB_URL", database + "/acceptance");
         builder.environment().put("SALLOWBROOK_PORT", String.valueOf(port));

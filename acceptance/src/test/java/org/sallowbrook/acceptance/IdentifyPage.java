@@ -10,7 +10,7 @@ final class IdentifyPage {
     private IdentifyPage() {}
 
     static void see(Page page, String character, String state) {
-        Locator others = page.locator("details summary").first();
+        Locator others = page.getByText("Any other character, in any order");
         Locator question = page.getByRole(
                 AriaRole.GROUP, new Page.GetByRoleOptions().setName(character).setExact(true));
         if (!question.first().isVisible()) {

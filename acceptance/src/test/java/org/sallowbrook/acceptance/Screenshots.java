@@ -12,8 +12,6 @@ public class Screenshots extends InBrowser {
 
     @Test
     public void take() {
-        go("/sign-in");
-        shot("sign-in");
         go("/");
         heading("Today").waitFor();
         shot("today");
@@ -40,9 +38,6 @@ public class Screenshots extends InBrowser {
         go("/shelf");
         link("meadowsweet, tops").first().waitFor();
         shot("shelf");
-        link("meadowsweet, tops").first().click();
-        page.getByText("What it is").waitFor();
-        shot("jar");
         go("/making/tincture");
         page.getByText("Pressed yield").waitFor();
         choose("Jar of herb", "meadowsweet");
@@ -73,22 +68,32 @@ public class Screenshots extends InBrowser {
         choose("Follow", "Meadowsweet, north ditch");
         page.getByText("Downstream").waitFor();
         shot("trace");
+        go("/herbarium");
+        page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("agrimony, flowering"))
+                .first()
+                .waitFor();
+        shot("herbarium");
         go("/herbarium/meadowsweet");
         page.getByText("Parts and doses").waitFor();
         shot("plant");
-        Page small = newPage(390, 844);
+        go("/herbarium/ramsons/compare?stage=FLOWERING");
+        region("lords-and-ladies").getByText("decisive").first().waitFor();
+        shot("compare");
+        go("/needs?need=minor%20joint%20pain");
+        link("white willow").waitFor();
+        shot("need");
+        go("/schools");
+        page.getByText("How a tincture is measured").waitFor();
+        shot("schools");
+        newPage(390, 844);
         signIn("ilse");
-        go("/field");
-        small.getByText("Marigold bed").first().waitFor();
-        shot("field-phone");
         openStand("Comfrey by the footbridge");
         link("Identify").click();
         choose("It is now", "rosette");
-        IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped");
+        IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped, pointed");
         IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
-        IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety");
+        IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety or shaggy");
         page.getByText("It can be told when").waitFor();
-        page.locator("details summary").first().click();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
     }

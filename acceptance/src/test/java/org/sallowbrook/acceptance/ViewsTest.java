@@ -158,4 +158,37 @@ public class ViewsTest extends InBrowser {
         small.getByText("It is now").waitFor();
         accessible("identify on a phone");
     }
+
+    @Test
+    public void aSchoolChosenIsWhereTheBenchStarts() {
+        go("/schools");
+        heading("How this household works").waitFor();
+        choose("When a tincture is pressed", "after six weeks");
+        assertThat(page.locator("main")).containsText("Bark, root and resin give slowly.");
+        choose("How long a pressed tincture is kept", "five years, sealed");
+        assertThat(page.locator("main")).containsText("Some constituents fade long before the spirit spoils.");
+        accessible("schools");
+        go("/making/tincture");
+        assertThat(page.locator("main")).containsText("press late");
+        go("/schools");
+        choose("When a tincture is pressed", "after four weeks");
+        choose("How long a pressed tincture is kept", "three years");
+        assertThat(page.locator("main")).containsText("Nobody has measured most of them.");
+    }
+
+    @Test
+    public void anAmountIsTypedAsThePackageSaysIt() {
+        go("/shelf");
+        button("Add spirit, oil or wax").click();
+        choose("What", "spirit");
+        field("Strength").fill("86 proof");
+        field("Strength").blur();
+        assertThat(field("Strength")).hasValue("43");
+        assertThat(page.locator("main")).containsText("86 proof = 43 % vol");
+        field("How much").fill("2 handfuls");
+        // Enter reads first and sends nothing.
+        field("How much").press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("can't be read");
+        assertThat(field("How much")).hasValue("2 handfuls");
+    }
 }

@@ -1,0 +1,198 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** Herbarium and identification in the browser: by keyboard, on a phone, stopped, waiting, and with a plant of one's own. */
+public class IdentifyTest extends InBrowser {
+
+    private void seeByKeyboard(String state) {
+        Locator button = page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(state).setExact(true))
+                .first();
+        button.focus();
+        page.keyboard().press("Enter");
+    }
+
+    /** The engine's own questions, answered as a typical meadowsweet, with nothing but the keyboard. */
+    @Test
+    public void meadowsweetIsConfirmedByKeyboardOnly() {
+        openStand("Meadowsweet, north ditch");
+        link("Identify").focus();
+        page.keyboard().press("Enter");
+        heading("Identify").waitFor();
+        String[][] typical = {
+            {"How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones"},
+            {"The leaflet at the tip", "much larger, with three to five lobes"},
+            {"Edge of the leaf or leaflet", "sharp teeth of two sizes"},
+            {"How the flowers are grouped", "frothy, side branches overtop the middle"},
+            {"Petals", "five, separate"},
+            {"Stamens", "many, longer than the petals"},
+            {"Upper face of the leaf", "wrinkled, veins sunk like a net"},
+            {"Underside of the leaf", "white-felted"},
+        };
+        Locator others = page.getByText("Any other character, in any order");
+        others.focus();
+        page.keyboard().press("Enter");
+        for (String[] seen : typical) {
+            Locator group = page.getByRole(
+                            AriaRole.GROUP,
+                            new Page.GetByRoleOptions().setName(seen[0]).setExact(true))
+                    .first();
+            group.getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName(seen[1]).setExact(true))
+                    .focus();
+            page.keyboard().press("Enter");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + seen[0]))
+                    .waitFor();
+        }
+        assertThat(region("Verdict")).containsText("CONFIRMED");
+        seeByKeyboard("Undo");
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back Underside of the leaf")))
+                .hasCount(0);
+    }
+
+    @Test
+    public void whatNobodyKnowsIsStoppedWhenItIsHemlock() {
+        go("/field/identify");
+        heading("What is this?").waitFor();
+        IdentifyPage.see(page, "Surface of the stem", "hairless with purple blotches");
+        IdentifyPage.see(page, "How the flowers are grouped", "umbel of umbels, like an umbrella");
+        IdentifyPage.see(page, "Bracts at the foot of the cluster", "several and turned down");
+        IdentifyPage.see(page, "Bracts beneath each little umbel", "short ones, on the outer side only");
+        assertThat(region("Verdict")).containsText("STOP");
+        assertThat(region("Verdict")).containsText("hemlock");
+        assertThat(region("Verdict")).containsText("Do not pick it");
+    }
+
+    @Test
+    public void cannotSeeAsksTheNextQuestion() {
+        go("/field/identify");
+        Locator question = page.locator("fieldset > legend").first();
+        question.waitFor();
+        String first = String.valueOf(question.textContent());
+        button("cannot see it").click();
+        assertThat(question).not().hasText(first);
+        button("Undo").click();
+        assertThat(question).hasText(first);
+    }
+
+    @Test
+    public void onAPhoneTheVerdictStaysInSight() {
+        page.setViewportSize(390, 844);
+        go("/field/identify");
+        heading("What is this?").waitFor();
+        IdentifyPage.see(page, "Juice of a cut", "milky white");
+        Locator strip = page.locator("a[href='#verdict']");
+        assertThat(strip).isVisible();
+        assertThat(strip).containsText("petty spurge");
+        org.assertj.core.api.Assertions.assertThat(
+                        ((Number) page.evaluate("document.documentElement.scrollWidth")).intValue())
+                .isLessThanOrEqualTo(390);
+        accessible("what is this, on a phone");
+    }
+
+    @Test
+    public void aPlantIsComparedWithWhatItIsTakenFor() {
+        go("/herbarium/ramsons/compare");
+        heading("ramsons and what it is taken for").waitFor();
+        choose("It is now", "flowering");
+        assertThat(region("lily-of-the-valley")).containsText("decisive");
+        assertThat(region("lily-of-the-valley")).containsText("joined to a round bell with six teeth");
+        accessible("compare");
+        go("/herbarium/common-comfrey/compare?with=foxglove&stage=ROSETTE");
+        assertThat(region("foxglove")).containsText("Not enough to pick by at this stage");
+    }
+
+    @Test
+    public void anyNameFindsAPlantAndSaysWhatItIsCalledNow() {
+        go("/herbarium");
+        field("Find by any name").fill("Anagallis arvensis");
+        assertThat(page.locator("main")).containsText("is now called Lysimachia arvensis");
+        field("Find by any name").fill("medowsweet");
+        assertThat(page.locator("main")).containsText("perhaps you meant meadowsweet");
+        assertThat(page.locator("main")).containsText("Filipendula ulmaria");
+    }
+
+    @Test
+    public void aNeedFindsPlantsAndDropsWhatAPersonMayNotTake() {
+        go("/needs");
+        choose("A need, or an action", "minor joint pain");
+        assertThat(page.locator("main")).containsText("meadowsweet");
+        choose("For whom", "Corwen Holm");
+        assertThat(page.locator("main")).containsText("Left out for this person");
+        assertThat(page.locator("main")).containsText("white willow");
+        choose("A need, or an action", "cancer");
+        assertThat(page.locator("main")).containsText("See a doctor");
+    }
+
+    @Test
+    public void aPlantOfOnesOwnLandsAsADraft() {
+        go("/herbarium/new");
+        heading("A plant of your own").waitFor();
+        button("Keep the draft").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
+        field("Scientific name").fill("Cochlearia officinalis");
+        field("Author").fill("L.");
+        field("Common names").fill("scurvygrass");
+        field("Family").fill("Brassicaceae");
+        field("Life form").fill("perennial herb");
+        field("Where it grows").fill("salt marsh, sea cliffs");
+        field("Book the description is from").fill("A flora");
+        field("Its year").fill("2019");
+        choose("Danger", "harmless");
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("flowering"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("May"))
+                .click();
+        page.locator("summary", new Page.LocatorOptions().setHasText(Pattern.compile("^flower")))
+                .click();
+        choose("Petals", "four, separate");
+        accessible("a plant of one's own");
+        button("Keep the draft").click();
+        heading("scurvygrass").waitFor();
+        assertThat(page.locator("main")).containsText("DRAFT");
+        assertThat(page.locator("main")).containsText("four, separate");
+    }
+
+    @Test
+    public void aFigureIsChangedInPlaceAndTickedWithBookAndPage() {
+        go("/herbarium/agrimony");
+        heading("agrimony").waitFor();
+        button("Change this card").click();
+        button("Change drying temperature of the herb").click();
+        field("drying temperature of the herb").fill("39");
+        button("Keep").click();
+        assertThat(page.locator("main")).containsText("39 °C");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("tick").setExact(true))
+                .first()
+                .click();
+        field("Book and edition").fill("Household herbal, 3rd edition");
+        field("Page").fill("88");
+        button("It says the same").click();
+        assertThat(page.locator("main")).containsText("checked by Ilse Varga-Holm in Household herbal");
+        accessible("a plant being changed");
+        button("Back to the card as shipped").click();
+        assertThat(page.locator("main")).containsText("42 °C");
+    }
+
+    @Test
+    public void aStandKeepsTagsAndPhotos() {
+        openStand("Valerian along the ditch");
+        assertThat(page.locator("main")).containsText("blue 3");
+        field("Mark on the stake").fill("blue 4");
+        field("Where it stands").fill("under the alder");
+        button("Tag this plant").click();
+        assertThat(page.locator("main")).containsText("blue 4, under the alder");
+        accessible("a stand with tags");
+    }
+}
