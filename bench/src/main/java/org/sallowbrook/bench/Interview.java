@@ -1,0 +1,82 @@
+package org.sallowbrook.bench;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.CharacterDefinition;
+import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.identification.Identification.Observation;
+import org.sallowbrook.core.identification.Identification.Request;
+import org.sallowbrook.core.identification.Identification.Result;
+import org.sallowbrook.core.identification.Identification.Status;
+import org.sallowbrook.core.identification.Identifier;
+
+/** Questions and answers about one specimen, until it is certain, stopped, or fifteen were asked. */
+final class Interview {
+
+    static final int MOST_QUESTIONS = 15;
+    static final String REGION = "merrow";
+
+    /** @param questions asked, those not to be seen among them */
+    record Outcome(Status status, @Nullable String taxon, int questions) {}
+
+    private Interview() {}
+
+    /** @param order characters in the order they are asked; null for the engine's own questions */
+    static Outcome hold(
+            Identifier identifier,
+            Herbarium herbarium,
+            LifeStage stage,
+            int month,
+            Specimen specimen,
+            @Nullable List<String> order) {
+        List<Observation> seen = new ArrayList<>();
+        Set<String> unseeable = new HashSet<>();
+        Result result = ask(identifier, stage, month, seen, unseeable);
+        int asked = 0;
+        while (asked < MOST_QUESTIONS && result.verdict().status() == Status.NOT_YET) {
+            String next = order == null
+                    ? (result.next() == null ? null : result.next().character())
+                    : asked < order.size() ? order.get(asked) : null;
+            if (next == null) {
+                break;
+            }
+            CharacterDefinition character = Objects.requireNonNull(herbarium.character(next));
+            String state = specimen.look(character);
+            asked++;
+            if (state == null) {
+                unseeable.add(next);
+                if (order != null) {
+                    continue;
+                }
+            } else {
+                seen.add(new Observation(next, state));
+            }
+            result = ask(identifier, stage, month, seen, unseeable);
+        }
+        return new Outcome(result.verdict().status(), result.verdict().taxon(), asked);
+    }
+
+    private static Result ask(
+            Identifier identifier, LifeStage stage, int month, List<Observation> seen, Set<String> unseeable) {
+        return identifier.identify(new Request(month, stage, REGION, Set.of(), seen, unseeable));
+    }
+
+    /** All characters of a stage, by what they would tell of everything before anything was seen. */
+    static List<String> byPriorInformation(Identifier identifier, LifeStage stage, int month) {
+        Set<String> taken = new HashSet<>();
+        List<String> order = new ArrayList<>();
+        while (true) {
+            var next = ask(identifier, stage, month, List.of(), taken).next();
+            if (next == null) {
+                return order;
+            }
+            order.add(next.character());
+            taken.add(next.character());
+        }
+    }
+}
