@@ -3,11 +3,9 @@ package org.sallowbrook.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -119,20 +117,9 @@ public class CalculatorsTest extends ServerTest {
         try (var document = Loader.loadPDF(pdf)) {
             assertThat(new PDFTextStripper().getText(document))
                     .contains("Urtica dioica", jar.path("code").asString(), "best before");
-            assertThat(decoded(document))
+            assertThat(PrintedCode.read(document))
                     .isEqualTo("http://127.0.0.1:" + port + "/shelf/"
                             + jar.path("id").asString());
         }
-    }
-
-    private static String decoded(org.apache.pdfbox.pdmodel.PDDocument document)
-            throws IOException, com.google.zxing.ReaderException {
-        var image = new PDFRenderer(document).renderImageWithDPI(0, 300);
-        var source = new com.google.zxing.client.j2se.BufferedImageLuminanceSource(image);
-        return new com.google.zxing.qrcode.QRCodeReader()
-                .decode(
-                        new com.google.zxing.BinaryBitmap(new com.google.zxing.common.HybridBinarizer(source)),
-                        Map.of(com.google.zxing.DecodeHintType.TRY_HARDER, true))
-                .getText();
     }
 }

@@ -5,6 +5,7 @@ import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -35,6 +36,11 @@ class Label {
     private static final float HEIGHT = 50 * MM;
     private static final float MARGIN = 4 * MM;
     private static final float CODE = 26 * MM;
+    private static final float DOT = 72 / 300f;
+    /** The quiet zone of ISO/IEC 18004, and a seventh of it may be smudged: a kitchen label is. */
+    private static final Map<EncodeHintType, Object> HINTS =
+            Map.of(EncodeHintType.MARGIN, 4, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
+
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final HerbariumService herbarium;
@@ -121,14 +127,15 @@ class Label {
         return known.toString();
     }
 
-    private static void code(PDPageContentStream out, String address, float x, float y) throws IOException {
+    static void code(PDPageContentStream out, String address, float x, float y) throws IOException {
         BitMatrix matrix;
         try {
-            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 1));
+            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, HINTS);
         } catch (WriterException e) {
             throw new IOException(e);
         }
-        float cell = CODE / matrix.getWidth();
+        // Whole dots of a 300 dpi printer, so that no module comes out a dot wider than its neighbour.
+        float cell = (float) Math.floor(CODE / matrix.getWidth() / DOT) * DOT;
         for (int row = 0; row < matrix.getHeight(); row++) {
             for (int column = 0; column < matrix.getWidth(); column++) {
                 if (matrix.get(column, row)) {
