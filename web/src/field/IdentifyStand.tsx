@@ -9,6 +9,7 @@ import { Identify, type Seen } from '../identification/Identify'
 import { Loaded, Page } from '../ui/page'
 import { isoToday } from '../ui/words'
 import { KeepIdentification, type Kept } from './KeepIdentification'
+import { sendPictures, type Chosen } from './PictureField'
 import { useStand } from './queries'
 
 export function IdentifyStand() {
@@ -57,13 +58,15 @@ function IdentifyPage({
     observations: [],
   })
   const save = useMutation({
-    mutationFn: (kept: Kept) =>
-      ask(
+    mutationFn: async ({ kept, pictures }: { kept: Kept; pictures: Chosen }) => {
+      await ask(
         api.POST('/api/field/stands/{id}/identifications', {
           params: { path: { id: stand.id } },
           body: { ...seen, ...kept, id },
         }),
-      ),
+      )
+      await sendPictures(stand.id, pictures, { takenOn: seen.on, identificationId: id })
+    },
     onSuccess: async () => {
       await queries.invalidateQueries()
       await navigate(`/field/stands/${stand.id}`)
@@ -85,7 +88,7 @@ function IdentifyPage({
             onSeen={setSeen}
             error={save.error}
             busy={save.isPending}
-            onKeep={(kept) => save.mutate(kept)}
+            onKeep={(kept, pictures) => save.mutate({ kept, pictures })}
           />
         )}
       </Identify>

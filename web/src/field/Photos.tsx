@@ -1,43 +1,27 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
-import { v7 } from 'uuid'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
-import { Button, Input, Toggle } from '../ui/controls'
+import { Button, Input } from '../ui/controls'
 import { Empty, ProblemNotice, Section } from '../ui/page'
 import { date, isoToday } from '../ui/words'
+import { NONE, PictureField, sendPictures } from './PictureField'
+import { usePhotos } from './queries'
 
 /** The household's own pictures of a stand. The position within a file is dropped unless it is kept on purpose. */
 export function Photos({ stand }: { stand: Schemas['StandView'] }) {
   const queries = useQueryClient()
-  const file = useRef<HTMLInputElement>(null)
   const [words, setWords] = useState('')
-  const [keep, setKeep] = useState(false)
-  const photos = useQuery({
-    queryKey: ['photos', stand.id],
-    queryFn: () => ask(api.GET('/api/field/stands/{id}/photos', { params: { path: { id: stand.id } } })),
-  })
+  const [chosen, setChosen] = useState(NONE)
+  const photos = usePhotos(stand.id)
   const changed = () => queries.invalidateQueries({ queryKey: ['photos', stand.id] })
   const add = useMutation({
     mutationFn: async () => {
-      const chosen = file.current?.files?.[0]
-      if (!chosen) throw new Error('Choose a picture first.')
-      const at = keep ? await position() : null
-      const form = new FormData()
-      form.append('file', chosen)
-      return ask(
-        api.POST('/api/field/stands/{id}/photos', {
-          params: {
-            path: { id: stand.id },
-            query: { photoId: v7(), takenOn: isoToday(), words, ...(at ?? {}) },
-          },
-          body: { file: '' },
-          bodySerializer: () => form,
-        }),
-      )
+      if (chosen.pictures.length === 0) throw new Error('Choose a picture first.')
+      await sendPictures(stand.id, chosen, { takenOn: isoToday(), words })
     },
     onSuccess: async () => {
       setWords('')
-      if (file.current) file.current.value = ''
+      setChosen({ ...chosen, pictures: [] })
       await changed()
     },
   })
@@ -63,6 +47,7 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
             <p className="text-soft flex justify-between gap-2 text-sm">
               <span>
                 {p.words} {date(p.takenOn)}, {p.addedBy}
+                {p.identificationId && ', at an identification'}
                 {p.latitude != null && ', position kept'}
               </span>
               <button type="button" className="min-h-6 underline" onClick={() => remove.mutate(p.id)}>
@@ -79,17 +64,8 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
           add.mutate()
         }}
       >
-        <label className="block">
-          <span className="text-soft block text-sm font-medium">Picture, JPEG, PNG or WebP, up to 12 MB</span>
-          <input
-            ref={file}
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            className="min-h-11 w-full"
-          />
-        </label>
+        <PictureField label="Pictures, JPEG, PNG or WebP, up to 12 MB" chosen={chosen} onChange={setChosen} />
         <Input label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
-        <Toggle label="Keep where I am now with it" checked={keep} onChange={setKeep} />
         <ProblemNotice error={add.error} />
         <Button type="submit" disabled={add.isPending}>
           Add the photo
@@ -98,11 +74,3 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
     </Section>
   )
 }
-
-const position = () =>
-  new Promise<{ latitude: number; longitude: number }>((resolve, reject) =>
-    navigator.geolocation.getCurrentPosition(
-      (p) => resolve({ latitude: p.coords.latitude, longitude: p.coords.longitude }),
-      () => reject(new Error('The device does not tell where it is. Add the photo without, or try again.')),
-    ),
-  )

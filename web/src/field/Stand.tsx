@@ -8,7 +8,7 @@ import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, lower } from '../ui/words'
 import { Photos } from './Photos'
-import { useStand } from './queries'
+import { useLooks, usePhotos, useStand } from './queries'
 import { StandForm } from './StandForm'
 import { Tags } from './Tags'
 import { StandVerdict } from './Verdict'
@@ -25,7 +25,7 @@ function Looked({ observations }: { observations: { character: string; state: st
   return (
     <details className="text-sm">
       <summary className="text-note min-h-6 cursor-pointer underline">
-        {observations.length} characters were looked at
+        {observations.length === 1 ? 'One character was' : `${observations.length} characters were`} looked at
       </summary>
       <ul className="text-soft columns-2 gap-6">
         {observations.map((o) => {
@@ -41,9 +41,68 @@ function Looked({ observations }: { observations: { character: string; state: st
   )
 }
 
+/** The newest look counts; the older ones stay to be compared. */
+function Looks({ stand }: { stand: Schemas['StandView'] }) {
+  const looks = useLooks(stand.id)
+  const [newest, ...older] = looks.data ?? []
+  return (
+    <Section title="Last identification">
+      {newest ? (
+        <Look stand={stand} look={newest} />
+      ) : (
+        looks.isSuccess && <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
+      )}
+      {older.length > 0 && (
+        <details className="border-line mt-2 border-t pt-1">
+          <summary className="text-note min-h-6 cursor-pointer underline">
+            {older.length === 1 ? 'An earlier look' : `${older.length} earlier looks`}
+          </summary>
+          {older.map((look) => (
+            <div key={look.id} className="mt-2">
+              <Look stand={stand} look={look} />
+            </div>
+          ))}
+        </details>
+      )}
+    </Section>
+  )
+}
+
+function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['IdentificationView'] }) {
+  const photos = usePhotos(stand.id)
+  const taken = (photos.data ?? []).filter((p) => p.identificationId === look.id)
+  return (
+    <>
+      <p>
+        {date(look.on)}, {lower(look.stage)}, by {look.identifiedBy}
+        {look.secondObserver ? ` and ${look.secondObserver}` : ''}: <strong>{lower(look.status)}</strong>
+        {look.genus ? `, the genus ${look.genus}` : ''}
+        {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${look.taxonId}` : ''}
+      </p>
+      {look.book && <p className="text-soft">Checked in {look.book}</p>}
+      <Looked observations={look.observations} />
+      {taken.length > 0 && (
+        <ul className="mt-1 flex flex-wrap gap-2" aria-label="Pictures taken at this look">
+          {taken.map((p) => (
+            <li key={p.id}>
+              <a href={`/api/field/photos/${p.id}`}>
+                <img
+                  className="h-24 w-auto"
+                  src={`/api/field/photos/${p.id}`}
+                  alt={p.words || `${stand.name}, ${date(p.takenOn)}`}
+                  loading="lazy"
+                />
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}
+
 function StandPage({ stand }: { stand: Schemas['StandView'] }) {
   const [editing, setEditing] = useState(false)
-  const i = stand.identification
   return (
     <Page
       title={stand.name}
@@ -64,22 +123,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
       </p>
       {editing && <StandForm stand={stand} onDone={() => setEditing(false)} />}
       <div className="grid gap-4 lg:grid-cols-2">
-        <Section title="Last identification">
-          {i ? (
-            <>
-              <p>
-                {date(i.on)}, {lower(i.stage)}, by {i.identifiedBy}
-                {i.secondObserver ? ` and ${i.secondObserver}` : ''}: <strong>{lower(i.status)}</strong>
-                {i.genus ? `, the genus ${i.genus}` : ''}
-                {i.taxonId && i.taxonId !== stand.taxonId ? `; most like ${i.taxonId}` : ''}
-              </p>
-              {i.book && <p className="text-soft">Checked in {i.book}</p>}
-              <Looked observations={i.observations} />
-            </>
-          ) : (
-            <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
-          )}
-        </Section>
+        <Looks stand={stand} />
         <Section title="Ground">
           <p>
             {lower(stand.ground)} ground, {lower(stand.permission)}, {lower(stand.plenty)}

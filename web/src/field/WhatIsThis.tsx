@@ -9,6 +9,7 @@ import { Choose, Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
 import { isoToday, lower } from '../ui/words'
 import { KeepIdentification, type Kept } from './KeepIdentification'
+import { sendPictures, type Chosen } from './PictureField'
 import { useStands } from './queries'
 
 /** A plant nobody has a name for yet; what is made out is kept with a stand, an old one or a new one. */
@@ -36,7 +37,15 @@ function Ask({ today, region }: { today: string; region: string }) {
     observations: [],
   })
   const save = useMutation({
-    mutationFn: async ({ kept, answer }: { kept: Kept; answer: Answer | undefined }) => {
+    mutationFn: async ({
+      kept,
+      pictures,
+      answer,
+    }: {
+      kept: Kept
+      pictures: Chosen
+      answer: Answer | undefined
+    }) => {
       let at = stand
       if (at === '') {
         await ask(
@@ -61,6 +70,7 @@ function Ask({ today, region }: { today: string; region: string }) {
           body: { ...seen, ...kept, id: ids.identification },
         }),
       )
+      await sendPictures(at, pictures, { takenOn: seen.on, identificationId: ids.identification })
       return at
     },
     onSuccess: async (at) => {
@@ -100,7 +110,7 @@ function Ask({ today, region }: { today: string; region: string }) {
             onSeen={setSeen}
             error={save.error}
             busy={save.isPending}
-            onKeep={(kept) => save.mutate({ kept, answer })}
+            onKeep={(kept, pictures) => save.mutate({ kept, pictures, answer })}
           >
             <Choose
               label="Stand"

@@ -12,3 +12,17 @@ export const useStand = (id: string) =>
 
 export const useHarvests = () =>
   useQuery({ queryKey: ['harvests'], queryFn: () => ask(api.GET('/api/field/harvests')) })
+
+export const usePhotos = (standId: string) =>
+  useQuery({
+    queryKey: ['photos', standId],
+    queryFn: () => ask(api.GET('/api/field/stands/{id}/photos', { params: { path: { id: standId } } })),
+  })
+
+/** Every look at a stand, the newest first. */
+export const useLooks = (standId: string) =>
+  useQuery({
+    queryKey: ['stands', standId, 'identifications'],
+    queryFn: () =>
+      ask(api.GET('/api/field/stands/{id}/identifications', { params: { path: { id: standId } } })),
+  })

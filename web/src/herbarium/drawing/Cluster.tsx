@@ -50,27 +50,34 @@ export function Cluster({ c }: { c: Characters }) {
                 })}
                 {c['small-bracts'] === 'three-hanging' && (
                   <path d={`M${x} ${y}l-1 11M${x} ${y}l3 11M${x} ${y}l-5 10`} {...ink} strokeWidth={1} />
-                )}{' '}
-                {/* prettier-ignore */}
+                )}
                 {c['small-bracts'] === 'ring' && (
                   <path
                     d={`M${x} ${y}l-6 3M${x} ${y}l6 3M${x} ${y}l-3 5M${x} ${y}l3 5`}
                     {...ink}
                     strokeWidth={0.8}
                   />
-                )}{' '}
-                {/* prettier-ignore */}
+                )}
                 {c['small-bracts'] === 'outside-short' && (
                   <path
                     d={`M${x} ${y}l${Math.sign(x) * 5} 3M${x} ${y}l${Math.sign(x) * 3} 5`}
                     {...ink}
                     strokeWidth={0.8}
                   />
-                )}{' '}
-                {/* prettier-ignore */}
+                )}
               </g>
             )
           })}
+          {c['bracts'] === 'few' && <path d="M0 0l12 3M0 0l-8 6" {...ink} strokeWidth={1} />}
+          {c['bracts'] === 'leafy' &&
+            [-1, 1].map((s) => (
+              <path
+                key={s}
+                d={`M0 0Q${s * 10} -10 ${s * 30} 2Q${s * 12} 8 0 0Z`}
+                {...ink}
+                fill="var(--lichen-pale)"
+              />
+            ))}
           {c['bracts'] === 'several-down' && <path d="M0 0l-9 9M0 0l9 9M0 0l-4 11M0 0l4 11" {...ink} />}
           {c['bracts'] === 'several-spreading' && <path d="M0 0l-12 0M0 0l12 0M0 0l-9 5M0 0l9 5" {...ink} />}
         </>
@@ -116,8 +123,7 @@ export function Cluster({ c }: { c: Characters }) {
             [5, -38],
             [9, -54],
             [13, -67],
-          ].map(([x = 0, y = 0]) => small(x + 7, y + 6, 0.42))}{' '}
-          {/* prettier-ignore */}
+          ].map(([x = 0, y = 0]) => small(x + 7, y + 6, 0.42))}
         </>
       )
     case 'coiled':
@@ -130,8 +136,7 @@ export function Cluster({ c }: { c: Characters }) {
                 [8, -18],
                 [15, -25],
                 [24, -28],
-              ].map(([x = 0, y = 0]) => small(x, y + 9, 0.42))}{' '}
-              {/* prettier-ignore */}
+              ].map(([x = 0, y = 0]) => small(x, y + 9, 0.42))}
             </g>
           ))}
         </>
@@ -162,8 +167,7 @@ export function Cluster({ c }: { c: Characters }) {
             [-12, -56],
             [12, -58],
             [0, -40],
-          ].map(([x = 0, y = 0]) => small(x, y, 0.42))}{' '}
-          {/* prettier-ignore */}
+          ].map(([x = 0, y = 0]) => small(x, y, 0.42))}
         </>
       )
     case 'corymb':
@@ -191,8 +195,7 @@ export function Cluster({ c }: { c: Characters }) {
             [0, -46],
             [-30, -46],
             [30, -48],
-          ].map(([x = 0, y = 0]) => small(x, y, 0.68))}{' '}
-          {/* prettier-ignore */}
+          ].map(([x = 0, y = 0]) => small(x, y, 0.68))}
         </>
       )
     case 'plume':
@@ -227,8 +230,7 @@ export function Cluster({ c }: { c: Characters }) {
             small(0, -24 - i * 9, 0.16),
             small(-22 - i * 0.7, -34 - i * 6, 0.16),
             small(22 + i * 0.7, -34 - i * 6, 0.16),
-          ])}{' '}
-          {/* prettier-ignore */}
+          ])}
         </>
       )
     case 'spire':
@@ -258,8 +260,7 @@ export function Cluster({ c }: { c: Characters }) {
                 {...ink}
                 strokeWidth={3 - i * 0.6}
                 stroke="var(--lichen)"
-              />{' '}
-              {/* prettier-ignore */}
+              />
             </g>
           ))}
         </>
@@ -304,8 +305,7 @@ export function Cluster({ c }: { c: Characters }) {
             [16, 16],
             [24, 12],
             [32, 16],
-          ].map(([x = 0, y = 0]) => small(x, y, 0.34))}{' '}
-          {/* prettier-ignore */}
+          ].map(([x = 0, y = 0]) => small(x, y, 0.34))}
         </>
       )
     case 'single':
@@ -334,8 +334,7 @@ export function Cluster({ c }: { c: Characters }) {
             d="M0 0C-14 -12 -12 -26 -8 -32C-26 -50 -10 -78 6 -82C26 -62 20 -44 8 -32C12 -26 14 -12 0 0Z"
             {...ink}
             fill={fill}
-          />{' '}
-          {/* prettier-ignore */}
+          />
           <path d="M0 -26V-56" stroke="#7d4b4f" strokeWidth={6} strokeLinecap="round" />
         </>
       )

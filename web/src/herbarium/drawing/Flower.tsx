@@ -80,6 +80,14 @@ export function Flower({ c }: { c: Characters }) {
       : c['petal-marks'] === 'veins'
         ? ring(5, (t) => <path key={t} transform={`rotate(${t})`} d="M0 -5V-15M-2 -6L-3 -13M2 -6L3 -13" {...ink} strokeWidth={0.5} />) // prettier-ignore
         : null
+  const disc = (r: number) => (
+    <>
+      <circle r={r} fill={c['flower-colour'] === 'orange' ? '#b9661a' : '#e8c531'} {...ink} />
+      {ring(8, (t) => (
+        <circle key={t} transform={`rotate(${t})`} cy={3 - r} r={0.9} fill="currentColor" />
+      ))}
+    </>
+  )
   const plan = (petals: React.ReactNode) => (
     <>
       {green}
@@ -113,8 +121,7 @@ export function Flower({ c }: { c: Characters }) {
               fill={fill}
               {...ink}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           <path transform="rotate(180)" d="M0 0C-6 -4 -5 -14 0 -14C5 -14 6 -4 0 0Z" fill={fill} {...ink} />
         </>,
       )
@@ -122,6 +129,7 @@ export function Flower({ c }: { c: Characters }) {
       return plan(<><Petals n={5} fill={fill} wide={8} long={17} /><circle r={6} fill={fill} {...ink} strokeWidth={0.6} /></>) // prettier-ignore
     case 'rays': {
       const kind = c['head-rays']
+      if (kind === 'none') return disc(9)
       const n = kind === 'yellow-thread' ? 40 : kind === 'yellow-few' ? 7 : kind === 'yellow-broad' ? 14 : 16
       const long = kind === 'yellow-few' ? 14 : 23
       return (
@@ -139,12 +147,8 @@ export function Flower({ c }: { c: Characters }) {
               {...ink}
               strokeWidth={kind === 'yellow-thread' ? 1.2 : 0.6}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
-          <circle r={8} fill={c['flower-colour'] === 'orange' ? '#b9661a' : '#e8c531'} {...ink} />
-          {ring(8, (t) => (
-            <circle key={t} transform={`rotate(${t})`} cy={-5} r={0.9} fill="currentColor" />
           ))}
+          {disc(8)}
         </>
       )
     }
@@ -160,32 +164,32 @@ export function Flower({ c }: { c: Characters }) {
               stroke={fill}
               strokeWidth={3}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           {[-9, -4.5, 0, 4.5, 9].map((x) => (
             <path key={x} d={`M${x * 0.8} 0L${x} -13`} {...ink} strokeWidth={0.6} fill="none" />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
         </>
       )
     case 'bell':
     case 'bell-six':
     case 'urn': {
       const round = c['petals'] !== 'bell'
+      const urn = c['petals'] === 'urn'
       return (
-        <g transform="translate(0 -4)">
+        <g transform="translate(-5 1)">
           <path d="M0 -20Q6 -20 6 -14" {...ink} fill="none" />
           <g transform="translate(6 -12)">
             <path
               d={
-                round
-                  ? 'M-5 0C-16 6 -14 20 -8 22L-5 19L-2 23L0 19L2 23L5 19L8 22C14 20 16 6 5 0Z'
-                  : 'M-5 0C-9 8 -9 18 -10 24L-6 21L-3 25L0 21L3 25L6 21L10 24C9 18 9 8 5 0Z'
+                urn
+                  ? 'M-5 0C-15 7 -13 18 -5 21L-7 24L-2 22L0 25L2 22L7 24L5 21C13 18 15 7 5 0Z'
+                  : round
+                    ? 'M-5 0C-16 6 -14 20 -8 22L-5 19L-2 23L0 19L2 23L5 19L8 22C14 20 16 6 5 0Z'
+                    : 'M-5 0C-9 8 -9 18 -10 24L-6 21L-3 25L0 21L3 25L6 21L10 24C9 18 9 8 5 0Z'
               }
               fill={fill}
               {...ink}
-            />{' '}
-            {/* prettier-ignore */}
+            />
             <path d="M-6 1L0 -4L6 1L3 5L0 1L-3 5Z" fill="var(--lichen-pale)" {...ink} strokeWidth={0.7} />
           </g>
         </g>
@@ -199,9 +203,13 @@ export function Flower({ c }: { c: Characters }) {
           {c['petal-marks'] === 'throat-spots' &&
             [-6, -1, 4, 8].map((x, i) => (
               <circle key={x} cx={x} cy={14 + (i % 2) * 3} r={1.4} fill="#6b2f4a" />
-            ))}{' '}
-          {/* prettier-ignore */}
-          <path d="M-7 -17L0 -23L7 -17L3 -12L0 -16L-3 -12Z" fill="var(--lichen-pale)" {...ink} strokeWidth={0.8} />
+            ))}
+          <path
+            d="M-7 -17L0 -23L7 -17L3 -12L0 -16L-3 -12Z"
+            fill="var(--lichen-pale)"
+            {...ink}
+            strokeWidth={0.8}
+          />
         </g>
       )
     case 'six-tube':
@@ -216,8 +224,7 @@ export function Flower({ c }: { c: Characters }) {
               fill={fill}
               {...ink}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
         </>
       )
     case 'sword':
@@ -230,8 +237,7 @@ export function Flower({ c }: { c: Characters }) {
               fill={fill}
               {...ink}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           {[-1, 1].map((s) => (
             <path
               key={s}
@@ -239,35 +245,74 @@ export function Flower({ c }: { c: Characters }) {
               fill={fill}
               {...ink}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           <path d="M0 2C-7 8 -7 20 0 24C7 20 7 8 0 2Z" fill={fill} {...ink} />
           {c['petal-marks'] === 'beard' ? (
             <path d="M0 4V15M-2 5V13M2 5V13" stroke="#e8c531" strokeWidth={1.6} />
           ) : (
             <path d="M0 5V16M-3 8L-4 15M3 8L4 15" {...ink} strokeWidth={0.6} />
-          )}{' '}
-          {/* prettier-ignore */}
+          )}
         </>
       )
     case 'lipped':
       return (
         <>
-          <path d="M-4 22L-5 6C-12 2 -12 -12 0 -14C12 -12 12 2 5 6L4 22Z" fill={fill} {...ink} />
-          <path d="M-5 6C-14 8 -15 15 -9 17L-3 14L0 19L3 14L9 17C15 15 14 8 5 6Z" fill={fill} {...ink} />
+          <path d="M-21 16L-24 22" {...ink} fill="none" />
+          <path
+            d="M4 5C9 3 13 6 20 8C23 13 19 18 14 16C12 22 4 20 2 14C-3 15 -8 13 -12 11Z"
+            fill={fill}
+            {...ink}
+          />
+          <path
+            d="M-13 6C-7 0 -3 -7 0 -13C4 -22 17 -23 21 -13C15 -13 11 -8 9 0L5 7L-12 12Z"
+            fill={fill}
+            {...ink}
+          />
           {c['petal-marks'] === 'veins' && (
-            <path d="M-4 9L-6 14M0 9V15M4 9L6 14" {...ink} strokeWidth={0.6} />
+            <path d="M4 10L8 14M8 9L13 12M1 9L3 13" {...ink} strokeWidth={0.6} />
           )}
-          {c['petal-marks'] === 'eye' && <circle cy={10} r={3} fill="#e8c531" />}
-          <path d="M-6 14L-4 24H4L6 14" fill="var(--lichen-pale)" {...ink} strokeWidth={0.8} />
+          {c['petal-marks'] === 'eye' && <circle cx={10} cy={11} r={2.6} fill="#e8c531" />}
+          <path
+            d="M-22 14L-20 5L-15 7L-9 3L-8 9L-11 15L-18 18Z"
+            fill="var(--lichen-pale)"
+            {...ink}
+            strokeWidth={0.8}
+          />
         </>
       )
     case 'pea':
       return (
         <>
-          <path d="M-2 8C-16 2 -14 -18 2 -18C16 -18 16 -2 6 6Z" fill={fill} {...ink} />
-          <path d="M-4 8C-2 -4 14 -4 18 8C12 16 2 16 -4 8Z" fill={fill} {...ink} />
-          <path d="M-14 12L-4 8L-6 2L-14 4Z" fill="var(--lichen-pale)" {...ink} />
+          <path d="M-22 6L-26 12" {...ink} fill="none" />
+          <path d="M-13 2C-16 -12 -6 -24 9 -21C13 -13 6 -5 -4 3Z" fill={fill} {...ink} />
+          <path d="M-11 7C-2 14 13 17 20 5C12 5 0 6 -11 7Z" fill={fill} {...ink} />
+          <path d="M-12 5C-2 -6 15 -9 21 0C17 9 2 10 -12 6Z" fill={fill} {...ink} />
+          <path
+            d="M-23 7L-21 -1L-16 1L-11 -2L-9 4L-11 9L-19 11Z"
+            fill="var(--lichen-pale)"
+            {...ink}
+            strokeWidth={0.8}
+          />
+        </>
+      )
+    case 'tiny':
+      return (
+        <>
+          {green}
+          {ring(4, (t) => (
+            <ellipse
+              key={t}
+              transform={`rotate(${t + 45})`}
+              cy={-5}
+              rx={2.4}
+              ry={4}
+              fill={fill}
+              {...ink}
+              strokeWidth={0.7}
+            />
+          ))}
+          <circle r={2} fill="var(--lichen-pale)" {...ink} strokeWidth={0.7} />
+          {stamens}
         </>
       )
     default: {

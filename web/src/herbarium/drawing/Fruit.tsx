@@ -33,8 +33,7 @@ export function Fruit({ c }: { c: Characters }) {
                 fill="var(--lichen-pale)"
                 {...ink}
               />
-            ))}{' '}
-            {/* prettier-ignore */}
+            ))}
             {ball(11)}
           </>
         )
@@ -51,8 +50,7 @@ export function Fruit({ c }: { c: Characters }) {
                 {...ink}
                 strokeWidth={0.8}
               />
-            ))}{' '}
-            {/* prettier-ignore */}
+            ))}
             {ball(10)}
           </>
         )
@@ -72,8 +70,7 @@ export function Fruit({ c }: { c: Characters }) {
               [0, -18],
             ].map(([x = 0, y = 0]) => (
               <circle key={`${x}${y}`} cx={x} cy={y} r={5} fill={fill} {...ink} strokeWidth={0.8} />
-            ))}{' '}
-            {/* prettier-ignore */}
+            ))}
           </>
         )
       if (c['fruit-stand'] === 'hanging-cluster')
@@ -86,8 +83,7 @@ export function Fruit({ c }: { c: Characters }) {
               [13, 2],
             ].map(([x = 0, y = 0]) => (
               <circle key={x} cx={x} cy={y} r={6.5} fill={fill} {...ink} />
-            ))}{' '}
-            {/* prettier-ignore */}
+            ))}
           </>
         )
       return (
@@ -151,17 +147,23 @@ export function Fruit({ c }: { c: Characters }) {
             [0, 14],
           ].map(([x = 0, y = 0]) => (
             <circle key={`${x}${y}`} cx={x} cy={y} r={4.6} fill={fill} {...ink} strokeWidth={0.8} />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           <path d="M0 -14V-22M-9 -14L0 -12L9 -14" {...ink} fill="none" />
         </>
       )
     case 'ribbed-pair': {
-      const long = c['fruit-shape'] === 'long'
-      const rx = long ? 4 : 7
+      const shape = c['fruit-shape']
+      if (shape === 'flat')
+        return (
+          <>
+            <ellipse rx={20} ry={6} fill={fill} {...ink} />
+            <path d="M-12 -3Q0 2 12 -3" fill="none" {...ink} strokeWidth={0.8} />
+          </>
+        )
+      const [rx, ry] = shape === 'long' ? [4, 17] : shape === 'wide' ? [10, 9] : [7, 12]
       return [-1, 1].map((s) => (
         <g key={s} transform={`translate(${s * (rx + 0.5)} 0)`}>
-          <ellipse rx={rx} ry={long ? 17 : 12} fill={fill} {...ink} />
+          <ellipse rx={rx} ry={ry} fill={fill} {...ink} />
           {c['fruit-surface'] === 'warty' ? (
             <path
               d="M-3 -9q2 2 0 4t0 4t0 4t0 4M3 -9q-2 2 0 4t0 4t0 4t0 4"
@@ -170,7 +172,7 @@ export function Fruit({ c }: { c: Characters }) {
               strokeWidth={0.8}
             />
           ) : (
-            <path d={`M${-rx * 0.4} ${long ? -13 : -10}V${long ? 13 : 10}M${rx * 0.4} ${long ? -13 : -10}V${long ? 13 : 10}`} {...ink} strokeWidth={0.8} /> // prettier-ignore
+            <path d={`M${-rx * 0.4} ${-ry * 0.8}V${ry * 0.8}M${rx * 0.4} ${-ry * 0.8}V${ry * 0.8}`} {...ink} strokeWidth={0.8} /> // prettier-ignore
           )}
         </g>
       ))
@@ -205,8 +207,7 @@ export function Fruit({ c }: { c: Characters }) {
             <circle key={x} cx={x} cy={x === 0 ? 5 : -1} r={8} fill={fill} {...ink} />
           ))}
           {c['fruit-surface'] === 'bristly' &&
-            [-13, -7, 0, 7, 13].map((x) => <path key={x} d={`M${x} -7l${x * 0.2} -6`} {...ink} />)}{' '}
-          {/* prettier-ignore */}
+            [-13, -7, 0, 7, 13].map((x) => <path key={x} d={`M${x} -7l${x * 0.2} -6`} {...ink} />)}
         </>
       )
     case 'four-nutlets':
@@ -224,8 +225,7 @@ export function Fruit({ c }: { c: Characters }) {
             [4, 9],
           ].map(([x = 0, y = 0]) => (
             <circle key={`${x}${y}`} cx={x} cy={y} r={3.6} fill={fill} {...ink} strokeWidth={0.8} />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
         </>
       )
     case 'hooked-cup':
@@ -241,8 +241,7 @@ export function Fruit({ c }: { c: Characters }) {
               {...ink}
               strokeWidth={0.9}
             />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
         </>
       )
     case 'plumed':
@@ -251,8 +250,7 @@ export function Fruit({ c }: { c: Characters }) {
           <path d="M-2.5 20L-3.5 8H3.5L2.5 20Z" fill={fill} {...ink} />
           {[-60, -36, -12, 12, 36, 60].map((t) => (
             <path key={t} transform={`translate(0 8) rotate(${t})`} d="M0 0V-26" {...ink} strokeWidth={0.7} />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
         </>
       )
     case 'bare-seeds':
@@ -279,8 +277,7 @@ export function Fruit({ c }: { c: Characters }) {
           <circle r={15} fill={fill} {...ink} />
           {[0, 36, 72, 108, 144].map((t) => (
             <path key={t} transform={`rotate(${t})`} d="M0 -15V15" {...ink} strokeWidth={0.7} />
-          ))}{' '}
-          {/* prettier-ignore */}
+          ))}
           <circle r={4} fill="var(--sheet)" {...ink} />
         </>
       )

@@ -1,3 +1,4 @@
+import { Underside } from './Close'
 import { Flower } from './Flower'
 import { Fruit } from './Fruit'
 import { Bracket, Lichen } from './Other'
@@ -36,58 +37,6 @@ export function StemSection({ kind }: { kind: string | undefined }) {
     default:
       return <circle r={12} {...body} />
   }
-}
-
-/** A patch of the underside, a circle of 15. */
-export function Underside({ kind, hairs }: { kind: string | undefined; hairs: string | undefined }) {
-  const fill = { 'white-felted': '#eef0ea', 'grey-woolly': '#cdd2c8', bloomed: '#bcd0d2', scaly: '#d9dcd2' }[kind ?? ''] ?? 'var(--lichen-pale)' // prettier-ignore
-  const grid = Array.from({ length: 16 }, (_, i) => [-9 + (i % 4) * 6, -9 + Math.floor(i / 4) * 6] as const)
-  return (
-    <>
-      <circle r={15} fill={fill} {...ink} strokeWidth={1.2} />
-      <path
-        d="M0 -15V15M0 -6L9 -11M0 2L11 -3M0 2L-11 -3M0 -6L-9 -11M0 9L9 5M0 9L-9 5"
-        {...ink}
-        strokeWidth={0.6}
-        fill="none"
-        opacity={0.7}
-      />{' '}
-      {/* prettier-ignore */}
-      {kind === 'white-felted' &&
-        grid.map(([x, y]) => (
-          <path key={`${x}${y}`} d={`M${x} ${y}q2 -3 4 0t4 0`} {...ink} strokeWidth={0.5} fill="none" />
-        ))}{' '}
-      {/* prettier-ignore */}
-      {kind === 'grey-woolly' &&
-        grid.map(([x, y]) => (
-          <path key={`${x}${y}`} d={`M${x} ${y}q3 3 0 5t2 4`} {...ink} strokeWidth={0.7} fill="none" />
-        ))}{' '}
-      {/* prettier-ignore */}
-      {kind === 'green-hairy' &&
-        grid.map(([x, y]) => (
-          <path
-            key={`${x}${y}`}
-            d={`M${x} ${y}l${hairs === 'bristly' ? 4 : 2.4} -3`}
-            {...ink}
-            strokeWidth={hairs === 'bristly' ? 1.1 : 0.7}
-          />
-        ))}{' '}
-      {/* prettier-ignore */}
-      {kind === 'black-dots' &&
-        grid.map(([x, y]) => <circle key={`${x}${y}`} cx={x} cy={y} r={0.9} fill="currentColor" />)}{' '}
-      {/* prettier-ignore */}
-      {kind === 'scaly' &&
-        grid.map(([x, y]) => (
-          <circle key={`${x}${y}`} cx={x} cy={y} r={1.8} fill="none" {...ink} strokeWidth={0.5} />
-        ))}{' '}
-      {/* prettier-ignore */}
-      {(kind === 'two-bands' || kind === 'one-band') &&
-        (kind === 'one-band' ? [0] : [-5, 5]).map((x) => (
-          <rect key={x} x={x - 2.5} y={-14} width={5} height={28} fill="#f3f6f2" stroke="none" />
-        ))}{' '}
-      {/* prettier-ignore */}
-    </>
-  )
 }
 
 /**

@@ -145,7 +145,7 @@ function spaced(points: Point[], gap: number): Point[] {
 }
 
 const TEETH: Record<string, { gap: number; reach: number }> = {
-  'rounded-teeth': { gap: 5, reach: 1.8 },
+  'rounded-teeth': { gap: 5, reach: 2.4 },
   'sharp-teeth': { gap: 4.4, reach: 2 },
   'double-teeth': { gap: 4.4, reach: 2.6 },
   'few-teeth': { gap: 12, reach: 1.7 },
@@ -168,14 +168,10 @@ function side(points: Point[], margin: string, length: number, sign: 1 | -1): st
     const long = Math.hypot(next[0] - p[0], next[1] - p[1]) || 1
     const reach = teeth.reach * scale * (margin === 'double-teeth' && i % 2 ? 0.45 : 1)
     const [nx, ny] = [-(next[1] - p[1]) / long, (next[0] - p[0]) / long]
-    const at = margin === 'rounded-teeth' ? 0.5 : 0.8
-    out.push(`${(p[0] * sign).toFixed(1)} ${p[1].toFixed(1)}`)
-    const tip: Point = [p[0] + (next[0] - p[0]) * at + nx * reach, p[1] + (next[1] - p[1]) * at + ny * reach]
-    if (margin === 'rounded-teeth') {
-      const flank: Point = [p[0] + (next[0] - p[0]) * 0.2 + nx * reach * 0.8, p[1] + (next[1] - p[1]) * 0.2 + ny * reach * 0.8] // prettier-ignore
-      out.push(`${(flank[0] * sign).toFixed(1)} ${flank[1].toFixed(1)}`)
-    }
-    out.push(`${(tip[0] * sign).toFixed(1)} ${tip[1].toFixed(1)}`)
+    const along = (t: number, up: number): Point => [p[0] + (next[0] - p[0]) * t + nx * reach * up, p[1] + (next[1] - p[1]) * t + ny * reach * up] // prettier-ignore
+    // A round tooth is an arc; a sharp one leans to the tip.
+    const tooth = margin === 'rounded-teeth' ? [along(0.08, 0.6), along(0.28, 0.93), along(0.5, 1), along(0.72, 0.93), along(0.92, 0.6)] : [along(0.8, 1)] // prettier-ignore
+    for (const [x, y] of [p, ...tooth]) out.push(`${(x * sign).toFixed(1)} ${y.toFixed(1)}`)
   })
   return out
 }

@@ -17,3 +17,8 @@ export function usualStates(shown: Schemas['ShownView'][], stage?: string): Char
   }
   return usual
 }
+
+/** Where the ground is in the frame of a shoot. */
+export const GROUND = 196
+
+export const place = (x: number, y: number, turn: number) => `translate(${x} ${y}) rotate(${turn})`

@@ -5,7 +5,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.testng.annotations.Test;
 
 /** Herbarium and identification in the browser: by keyboard, on a phone, stopped, waiting, and with a plant of one's own. */
@@ -83,6 +90,53 @@ public class IdentifyTest extends InBrowser {
         assertThat(question).not().hasText(first);
         button("Undo").click();
         assertThat(question).hasText(first);
+    }
+
+    /** A picture that two answers share would lead to the wrong one: such answers are told in words. */
+    @Test
+    public void noTwoAnswersToAQuestionLookAlike() {
+        go("/field/identify");
+        Locator question = page.locator("fieldset > legend").first();
+        Locator unseeable = button("cannot see it");
+        unseeable.waitFor();
+        Set<String> asked = new HashSet<>();
+        while (unseeable.count() > 0) {
+            String name = String.valueOf(question.textContent());
+            org.assertj.core.api.Assertions.assertThat(asked.add(name)).as(name).isTrue();
+            Object alike = page.evaluate("""
+                    () => {
+                      const pictures = [...document.querySelector('fieldset').querySelectorAll('button > svg')]
+                        .map((svg) => svg.innerHTML.replace(/_r_[0-9a-z]+_/g, ''))
+                      return pictures.length - new Set(pictures).size
+                    }""");
+            org.assertj.core.api.Assertions.assertThat(alike).as(name).isEqualTo(0);
+            unseeable.click();
+            page.waitForCondition(() -> unseeable.count() == 0 || !name.equals(String.valueOf(question.textContent())));
+        }
+        org.assertj.core.api.Assertions.assertThat(asked).hasSizeGreaterThan(30);
+    }
+
+    @Test
+    public void aVerdictIsKeptWithThePicturesOfTheLook() throws IOException {
+        openStand("St John's-wort on the verge");
+        link("Identify").click();
+        IdentifyPage.see(page, "Marks on the petals", "black dots along the edge");
+        field("Who else looked").fill("Corwen");
+        field("Book, edition and page").fill("Flora of the Merrow, 2nd ed., p. 88");
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", png);
+        FilePayload picture = new FilePayload("dots.png", "image/png", png.toByteArray());
+        field("Pictures of what you saw").setInputFiles(new FilePayload[] {picture, picture});
+        button("Keep this verdict: not yet").click();
+        Locator look = page.locator("section:has(> div > h2:text-is('Last identification'))");
+        assertThat(look).containsText("Corwen");
+        assertThat(look).containsText("p. 88");
+        assertThat(look.getByRole(AriaRole.IMG)).hasCount(2);
+        org.assertj.core.api.Assertions.assertThat(look.getByRole(AriaRole.IMG)
+                        .first()
+                        .evaluate("img => img.decode().then(() => img.naturalWidth)"))
+                .isEqualTo(60);
+        accessible("stand with pictures of a look");
     }
 
     @Test

@@ -168,6 +168,35 @@ public class TagsAndPhotosTest extends ServerTest {
         assertThat(ilse.delete("/api/field/photos/" + id, null).status()).isEqualTo(204);
     }
 
+    /** A verdict is judged again by the pictures of that day; a picture is not lent to another stand's look. */
+    @Test
+    public void aPhotoBelongsToTheLookItWasTakenAt() throws IOException {
+        Client ilse = as("ilse");
+        String stand = stand("Ramsons");
+        String look = ilse.get("/api/field/stands/" + stand + "/identifications")
+                .body()
+                .get(0)
+                .path("id")
+                .asString();
+        UUID id = UUID.randomUUID();
+        var saved = upload(ilse, stand, id, picture("png", 20, 10), "&identificationId=" + look);
+        assertThat(saved.expect(200).body().path("identificationId").asString()).isEqualTo(look);
+        var listed = ilse.get("/api/field/stands/" + stand + "/photos").body();
+        assertThat(listed.valueStream()
+                        .filter(p -> p.path("id").asString().equals(id.toString()))
+                        .map(p -> p.path("identificationId").asString()))
+                .containsExactly(look);
+        assertThat(upload(
+                                ilse,
+                                stand("Valerian"),
+                                UUID.randomUUID(),
+                                picture("png", 20, 10),
+                                "&identificationId=" + look)
+                        .status())
+                .isEqualTo(404);
+        assertThat(ilse.delete("/api/field/photos/" + id, null).status()).isEqualTo(204);
+    }
+
     @Test
     public void aPositionIsKeptOnlyOnPurpose() throws IOException {
         var saved = upload(

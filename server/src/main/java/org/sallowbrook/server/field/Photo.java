@@ -13,6 +13,10 @@ import org.sallowbrook.server.platform.Owned;
 class Photo extends Owned {
 
     UUID standId = new UUID(0, 0);
+
+    @Nullable
+    UUID identificationId;
+
     LocalDate takenOn = LocalDate.EPOCH;
     String addedBy = "";
     String words = "";

@@ -39,9 +39,14 @@ public class PhotoService {
     private static final long MOST_PIXELS = 60_000_000;
     private static final Set<String> FORMATS = Set.of("jpeg", "png", "webp");
 
-    /** A position is kept only when latitude and longitude are sent. */
+    /**
+     * A position is kept only when latitude and longitude are sent.
+     *
+     * @param identificationId the look at this stand at which it was taken
+     */
     public record PhotoDetails(
             UUID id,
+            @Nullable UUID identificationId,
             LocalDate takenOn,
             String words,
             @Nullable Double latitude,
@@ -49,6 +54,7 @@ public class PhotoService {
 
     public record PhotoView(
             UUID id,
+            @Nullable UUID identificationId,
             LocalDate takenOn,
             String addedBy,
             String words,
@@ -59,11 +65,13 @@ public class PhotoService {
 
     private final Photos photos;
     private final Stands stands;
+    private final StandIdentifications identifications;
     private final PeopleService people;
 
-    PhotoService(Photos photos, Stands stands, PeopleService people) {
+    PhotoService(Photos photos, Stands stands, StandIdentifications identifications, PeopleService people) {
         this.photos = photos;
         this.stands = stands;
+        this.identifications = identifications;
         this.people = people;
     }
 
@@ -85,9 +93,16 @@ public class PhotoService {
             checks.range("latitude", details.latitude(), -90, 90).range("longitude", details.longitude(), -180, 180);
         }
         checks.done();
+        if (details.identificationId() != null) {
+            identifications
+                    .findById(details.identificationId())
+                    .filter(i -> i.standId.equals(standId))
+                    .orElseThrow(() -> new Problem.NotFound("identification of this stand"));
+        }
         BufferedImage image = drawn(file);
         Photo photo = new Photo(details.id());
         photo.standId = standId;
+        photo.identificationId = details.identificationId();
         photo.takenOn = details.takenOn();
         photo.addedBy = Member.current().displayName();
         photo.words = details.words().strip();
@@ -105,6 +120,7 @@ public class PhotoService {
         return photos.ofStand(standId).stream()
                 .map(l -> new PhotoView(
                         l.id(),
+                        l.identificationId(),
                         l.takenOn(),
                         l.addedBy(),
                         l.words(),
@@ -179,6 +195,7 @@ public class PhotoService {
     }
 
     private static PhotoView view(Photo p) {
-        return new PhotoView(p.id, p.takenOn, p.addedBy, p.words, p.width, p.height, p.latitude, p.longitude);
+        return new PhotoView(
+                p.id, p.identificationId, p.takenOn, p.addedBy, p.words, p.width, p.height, p.latitude, p.longitude);
     }
 }

@@ -12,6 +12,7 @@ interface Photos extends JpaRepository<Photo, UUID> {
     /** Everything but the picture. */
     record Line(
             UUID id,
+            @Nullable UUID identificationId,
             LocalDate takenOn,
             String addedBy,
             String words,
@@ -22,7 +23,7 @@ interface Photos extends JpaRepository<Photo, UUID> {
 
     @Query("""
             select new org.sallowbrook.server.field.Photos$Line(
-                p.id, p.takenOn, p.addedBy, p.words, p.width, p.height, p.latitude, p.longitude)
+                p.id, p.identificationId, p.takenOn, p.addedBy, p.words, p.width, p.height, p.latitude, p.longitude)
             from Photo p where p.standId = :standId order by p.takenOn desc, p.id desc""")
     List<Line> ofStand(UUID standId);
 }

@@ -53,6 +53,7 @@ class TagAndPhotoController {
     PhotoService.PhotoView add(
             @PathVariable UUID id,
             @RequestParam UUID photoId,
+            @RequestParam(required = false) @Nullable UUID identificationId,
             @RequestParam LocalDate takenOn,
             @RequestParam(defaultValue = "") String words,
             @RequestParam(required = false) @Nullable Double latitude,
@@ -60,7 +61,9 @@ class TagAndPhotoController {
             @RequestParam MultipartFile file)
             throws IOException {
         return photos.add(
-                id, new PhotoService.PhotoDetails(photoId, takenOn, words, latitude, longitude), file.getBytes());
+                id,
+                new PhotoService.PhotoDetails(photoId, identificationId, takenOn, words, latitude, longitude),
+                file.getBytes());
     }
 
     @GetMapping(path = "/photos/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
