@@ -8,6 +8,8 @@ import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { tray } from '../ui/tray'
 import { date, figure, lower, range } from '../ui/words'
+import { LABELS } from './BoughtForm'
+import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
 import { Jar } from './Vessel'
 
@@ -82,6 +84,12 @@ function LotPage({ lot }: { lot: LotView }) {
             )}
           </dl>
           <p className="text-soft mt-3">{lot.place}</p>
+          {lot.supplier && (
+            <p className="text-soft">
+              Bought from {lot.supplier}; the label gives{' '}
+              {LABELS.find((l) => l.value === lot.label)?.label ?? 'nothing'}.
+            </p>
+          )}
         </Section>
         <div className="space-y-4">
           <Section title="Made from">
@@ -113,6 +121,7 @@ function LotPage({ lot }: { lot: LotView }) {
           )}
           {lot.state === 'HOLD' && <Release lot={lot} />}
           {finished && <Give lot={lot} />}
+          {lot.kind !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
         </div>
       </div>
     </Page>

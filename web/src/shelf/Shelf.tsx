@@ -7,13 +7,18 @@ import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/contro
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { date, figure } from '../ui/words'
+import { BoughtForm } from './BoughtForm'
 import { useLots } from './queries'
 
 type LotView = Schemas['LotView']
 type Kind = LotView['kind']
 
 const SHELVES: { title: string; kinds: Kind[]; empty: string }[] = [
-  { title: 'Jars of dried herb', kinds: ['JAR'], empty: 'No jar yet. Dry a harvest on the rack first.' },
+  {
+    title: 'Jars of dried herb',
+    kinds: ['JAR'],
+    empty: 'No jar yet. Dry a harvest on the rack, or add what you bought.',
+  },
   {
     title: 'Bottles and tins',
     kinds: ['BOTTLE', 'TIN', 'FLASK'],
@@ -28,15 +33,22 @@ const SHELVES: { title: string; kinds: Kind[]; empty: string }[] = [
 
 export function Shelf() {
   const lots = useLots()
-  const [adding, setAdding] = useState(false)
+  const [adding, setAdding] = useState<'herb' | 'supply' | null>(null)
+  const opens = (what: 'herb' | 'supply') => () => setAdding(adding === what ? null : what)
   return (
     <Page
       title="Shelf"
       actions={
-        <Button onClick={() => setAdding(!adding)}>{adding ? 'Leave it' : 'Add spirit, oil or wax'}</Button>
+        <>
+          <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'Add bought herb'}</Button>
+          <Button onClick={opens('supply')}>
+            {adding === 'supply' ? 'Leave it' : 'Add spirit, oil or wax'}
+          </Button>
+        </>
       }
     >
-      {adding && <SupplyForm onDone={() => setAdding(false)} />}
+      {adding === 'herb' && <BoughtForm onDone={() => setAdding(null)} />}
+      {adding === 'supply' && <SupplyForm onDone={() => setAdding(null)} />}
       <Loaded query={lots}>
         {(all) => (
           <div className="grid gap-4 lg:grid-cols-3">

@@ -9,7 +9,8 @@ import {
   Input as HInput,
   Switch,
 } from '@headlessui/react'
-import { forwardRef, useId, useState } from 'react'
+import { forwardRef, useEffect, useId, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { Link } from 'react-router'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { kitchen } from './kitchen'
@@ -89,6 +90,8 @@ const TYPED: Record<string, Schemas['AmountTextRequest']['quantity']> = {
   '°C': 'TEMPERATURE',
 }
 
+const OFFLINE = 'The server can not be reached to read this; type a plain number, or try again.'
+
 /** A number typed as text, so that what was typed is never lost; NaN when it is none. */
 export function NumberInput({
   label,
@@ -107,21 +110,43 @@ export function NumberInput({
 }) {
   const [read, setRead] = useState<{ hint?: string; error?: string }>({})
   const quantity = unit ? TYPED[unit] : undefined
+  const input = useRef<HTMLInputElement>(null)
+  const unread = quantity !== undefined && value.trim() !== '' && Number.isNaN(number(value))
   const readTyped = async () => {
-    if (!quantity || value.trim() === '' || !Number.isNaN(number(value))) return
+    if (!unread) return false
     try {
       const answer = await ask(
         api.POST('/api/calculators/amount', { body: { text: value, quantity, kitchen: kitchen() } }),
       )
-      setRead({ hint: answer.read })
-      onChange(String(Number(answer.value.toPrecision(6))))
+      // At once, so that a form sent off right after sends the figure.
+      flushSync(() => {
+        setRead({ hint: answer.read })
+        onChange(String(Number(answer.value.toPrecision(6))))
+      })
+      return true
     } catch (e) {
-      if (e instanceof ProblemError) setRead({ error: e.problem.errors?.[0]?.message ?? e.message })
+      setRead({
+        error: e instanceof ProblemError ? (e.problem.errors?.[0]?.message ?? e.message) : OFFLINE,
+      })
+      return false
     }
   }
+  // A form waits until what was typed is read, and is not sent when it can't be.
+  useEffect(() => {
+    const form = input.current?.form
+    if (!form || !unread) return
+    const wait = (e: SubmitEvent) => {
+      e.preventDefault()
+      e.stopPropagation()
+      void readTyped().then((ok) => ok && form.requestSubmit(e.submitter))
+    }
+    form.addEventListener('submit', wait, { capture: true })
+    return () => form.removeEventListener('submit', wait, { capture: true })
+  })
   const says = read.hint ?? hint
   return (
     <Input
+      ref={input}
       label={label}
       {...(unit ? { unit } : {})}
       {...(says ? { hint: says } : {})}
@@ -129,13 +154,6 @@ export function NumberInput({
       value={value}
       error={read.error ?? error}
       onBlur={() => void readTyped()}
-      onKeyDown={(e) => {
-        // Enter would send a form off before what was typed is read.
-        if (e.key === 'Enter' && quantity && value.trim() !== '' && Number.isNaN(number(value))) {
-          e.preventDefault()
-          void readTyped()
-        }
-      }}
       onChange={(e) => {
         setRead({})
         onChange(e.target.value)

@@ -186,7 +186,7 @@ public class ViewsTest extends InBrowser {
         assertThat(field("Strength")).hasValue("43");
         assertThat(page.locator("main")).containsText("86 proof = 43 % vol");
         field("How much").fill("2 handfuls");
-        // Enter reads first and sends nothing.
+        // What cannot be read holds the form back.
         field("How much").press("Enter");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("can't be read");
         assertThat(field("How much")).hasValue("2 handfuls");

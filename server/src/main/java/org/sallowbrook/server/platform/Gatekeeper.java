@@ -42,15 +42,14 @@ public class Gatekeeper {
         }
         for (Acknowledgement a : given) {
             if (findings.stream().anyMatch(f -> f.code().equals(a.code()))) {
-                log.save(new AuditEntry(
-                        Owned.newId(),
-                        clock.instant(),
-                        Member.current().displayName(),
-                        what,
-                        subject,
-                        a.code(),
-                        a.reason()));
+                record(what, subject, a.code(), a.reason());
             }
         }
+    }
+
+    /** Keeps that the member decided something that a rule leaves to people, and why. */
+    public void record(String what, UUID subject, String code, String reason) {
+        log.save(new AuditEntry(
+                Owned.newId(), clock.instant(), Member.current().displayName(), what, subject, code, reason));
     }
 }

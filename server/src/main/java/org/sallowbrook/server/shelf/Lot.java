@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.server.platform.Versioned;
 
 /** Anything that can be traced, from the stand to the tin. */
@@ -80,6 +81,17 @@ class Lot extends Versioned {
     /** No hold is lifted before this day; null where time alone resolves nothing. */
     @Nullable
     LocalDate heldUntil;
+
+    /** Whose it was before it was bought; null for what was gathered or made here. */
+    @Nullable
+    String supplier;
+
+    @Enumerated(EnumType.STRING)
+    BoughtGate.@Nullable Label label;
+
+    /** Why this very lot is doubted, whatever it was made from; null when it is not. */
+    @Nullable
+    String doubt;
 
     String place = "";
 

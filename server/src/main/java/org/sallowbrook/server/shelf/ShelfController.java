@@ -58,6 +58,11 @@ class ShelfController {
         return shelf.add(request);
     }
 
+    @PostMapping("/bought")
+    ShelfService.LotView bought(@RequestBody ShelfService.BoughtRequest request) {
+        return shelf.buy(request);
+    }
+
     @PostMapping("/lots/{id}/release")
     ShelfService.LotView release(
             @PathVariable UUID id,

@@ -14,13 +14,16 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.JarGate;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.HarvestRecorded;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
@@ -62,7 +65,10 @@ public class ShelfService {
             @Nullable String stateReason,
             Boolean expired,
             String place,
-            @Nullable String holder) {}
+            @Nullable String holder,
+            @Nullable String supplier,
+            BoughtGate.@Nullable Label label,
+            @Nullable String doubt) {}
 
     /** @param fromRun the drying lot that goes into the jar, whole */
     public record JarRequest(UUID id, UUID fromRun, LocalDate on, Double massG, String place) {}
@@ -76,6 +82,26 @@ public class ShelfService {
             @Nullable Double strengthPercent,
             Boolean denatured,
             Boolean open,
+            @Nullable LocalDate bestBefore,
+            String place) {}
+
+    /**
+     * Dried herb from a shop.
+     *
+     * @param label what its label vouches for
+     * @param harvestedOn when the label tells it; its keeping time and its ageing count from there
+     * @param bestBefore of the label
+     */
+    public record BoughtRequest(
+            UUID id,
+            String taxonId,
+            Taxon.Part part,
+            Double massG,
+            String supplier,
+            BoughtGate.Label label,
+            Boolean mouldSeen,
+            LocalDate on,
+            @Nullable LocalDate harvestedOn,
             @Nullable LocalDate bestBefore,
             String place) {}
 
@@ -99,6 +125,9 @@ public class ShelfService {
 
     public record LinkView(UUID from, UUID to, Double amount, String unit) {}
 
+    /** Wet basis; what a shop's dried herb holds. */
+    private static final Interval SHOP_MOISTURE = Interval.of(0.08, 0.12);
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyMMdd");
 
     private final Lots lots;
@@ -106,6 +135,7 @@ public class ShelfService {
     private final DryingService drying;
     private final HerbariumService herbarium;
     private final PeopleService people;
+    private final Gatekeeper gatekeeper;
     private final JsonMapper json;
 
     ShelfService(
@@ -114,12 +144,14 @@ public class ShelfService {
             DryingService drying,
             HerbariumService herbarium,
             PeopleService people,
+            Gatekeeper gatekeeper,
             JsonMapper json) {
         this.lots = lots;
         this.links = links;
         this.drying = drying;
         this.herbarium = herbarium;
         this.people = people;
+        this.gatekeeper = gatekeeper;
         this.json = json;
     }
 
@@ -210,7 +242,9 @@ public class ShelfService {
         Lot harvest = find(run.harvestId());
         if (harvest.state == Product.State.QUARANTINED) {
             findings.add(Finding.stop(
-                    "QUARANTINED", "The stand it came from is doubted.", "Clear the stand first, or throw it away."));
+                    "QUARANTINED",
+                    harvest.stateReason == null ? "What it came from is doubted." : harvest.stateReason,
+                    "Clear the doubt first, or throw it away."));
         }
         return findings;
     }
@@ -242,36 +276,9 @@ public class ShelfService {
                 .done();
         Taxon taxon = herbarium.taxon(run.taxonId());
         Taxon.UsedPart part = taxon.usedPart(run.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
-        Lot jar = new Lot(request.id());
-        jar.kind = LotKind.JAR;
-        jar.code = code("J", request.on());
-        jar.name = taxon.commonName() + ", "
-                + run.part().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        jar.taxonId = taxon.id();
-        jar.part = run.part();
-        jar.amount = request.massG();
-        jar.remaining = request.massG();
-        jar.moistureLow = moisture.low();
         // Judged dry by constant weight and test: the reckoned range may still reach above what dry herb can hold.
-        jar.moistureHigh = Math.max(moisture.low(), Math.min(moisture.high(), 0.12));
-        jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
-        jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
-        jar.herbs = json.writeValueAsString(
-                List.of(new HerbView(taxon.id(), taxon.commonName(), run.part(), request.massG())));
-        jar.pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
-        jar.route = part.routes().contains(Taxon.Route.INTERNAL) && !jar.pyrrolizidine
-                ? Taxon.Route.INTERNAL
-                : Taxon.Route.EXTERNAL;
-        jar.madeOn = request.on();
-        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), request.on(), List.of()))
-                .bestBefore();
-        LocalDate release = Keeping.releasedOn(request.on(), part.ageingMonths());
-        if (release.isAfter(people.today())) {
-            jar.state = Product.State.HOLD;
-            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
-            jar.heldReason = jar.stateReason;
-            jar.heldUntil = release;
-        }
+        Interval dryMoisture = Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
+        Lot jar = jarOf(request.id(), taxon, part, request.massG(), dryMoisture, request.on(), request.on());
         jar.place = request.place().strip();
         lots.saveAndFlush(jar);
         Lot harvest = find(run.harvestId());
@@ -281,6 +288,105 @@ public class ShelfService {
         drying.jarred(run.id());
         links.flush();
         return view(jar, people.today());
+    }
+
+    /** Gates what the label vouches for, then puts herb from a shop into a jar, on hold where it is doubtful. */
+    public LotView buy(BoughtRequest request) {
+        Lot known = lots.findById(request.id()).orElse(null);
+        if (known != null) {
+            return view(known, people.today());
+        }
+        LocalDate today = people.today();
+        LocalDate harvestedOn = request.harvestedOn();
+        Checks.begin()
+                .range("massG", request.massG(), 0.1, 100_000)
+                .that(
+                        !request.supplier().isBlank() && request.supplier().length() <= 120,
+                        "supplier",
+                        "must have 1 to 120 letters")
+                .that(!request.on().isAfter(today), "on", "must not be in the future")
+                .that(
+                        harvestedOn == null || !harvestedOn.isAfter(request.on()),
+                        "harvestedOn",
+                        "must not be after the day it was bought")
+                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
+                .done();
+        Taxon taxon = herbarium.taxon(request.taxonId());
+        List<Finding> findings = BoughtGate.check(
+                taxon,
+                request.part(),
+                taxon.lookAlikes().stream().map(l -> herbarium.taxon(l.taxon())).toList(),
+                request.label(),
+                request.mouldSeen());
+        List<Finding> stops =
+                findings.stream().filter(f -> f.severity() == Severity.STOP).toList();
+        if (!stops.isEmpty()) {
+            throw new Problem.Refused(stops);
+        }
+        Taxon.UsedPart part =
+                taxon.usedPart(request.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
+        Lot jar = jarOf(
+                request.id(),
+                taxon,
+                part,
+                request.massG(),
+                SHOP_MOISTURE,
+                request.on(),
+                harvestedOn == null ? request.on() : harvestedOn);
+        jar.supplier = request.supplier().strip();
+        jar.label = request.label();
+        jar.place = request.place().strip();
+        if (request.bestBefore() != null
+                && (jar.bestBefore == null || request.bestBefore().isBefore(jar.bestBefore))) {
+            jar.bestBefore = request.bestBefore();
+        }
+        findings.stream().filter(f -> f.severity() == Severity.HOLD).findFirst().ifPresent(f -> {
+            jar.state = Product.State.HOLD;
+            String held = f.message() + " " + f.action();
+            jar.stateReason = jar.stateReason == null ? held : held + " " + jar.stateReason;
+            jar.heldReason = jar.stateReason;
+        });
+        return view(lots.saveAndFlush(jar), today);
+    }
+
+    /** @param harvestedOn its keeping time and its ageing count from there */
+    private Lot jarOf(
+            UUID id,
+            Taxon taxon,
+            Taxon.UsedPart part,
+            double massG,
+            Interval moisture,
+            LocalDate on,
+            LocalDate harvestedOn) {
+        Lot jar = new Lot(id);
+        jar.kind = LotKind.JAR;
+        jar.code = code("J", on);
+        jar.name = taxon.commonName() + ", "
+                + part.part().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        jar.taxonId = taxon.id();
+        jar.part = part.part();
+        jar.amount = massG;
+        jar.remaining = massG;
+        jar.moistureLow = moisture.low();
+        jar.moistureHigh = moisture.high();
+        jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
+        jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
+        jar.herbs = json.writeValueAsString(List.of(new HerbView(taxon.id(), taxon.commonName(), part.part(), massG)));
+        jar.pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
+        jar.route = part.routes().contains(Taxon.Route.INTERNAL) && !jar.pyrrolizidine
+                ? Taxon.Route.INTERNAL
+                : Taxon.Route.EXTERNAL;
+        jar.madeOn = harvestedOn;
+        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
+                .bestBefore();
+        LocalDate release = Keeping.releasedOn(harvestedOn, part.ageingMonths());
+        if (release.isAfter(people.today())) {
+            jar.state = Product.State.HOLD;
+            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
+            jar.heldReason = jar.stateReason;
+            jar.heldUntil = release;
+        }
+        return jar;
     }
 
     public LotView add(SupplyRequest request) {
@@ -344,6 +450,7 @@ public class ShelfService {
                     lot.name + " ages until " + lot.heldUntil + ".",
                     "Wait; nothing but time takes its harshness away.")));
         }
+        gatekeeper.record("hold released", id, "HOLD", lot.heldReason + " / " + reason.strip());
         lot.state = Product.State.USABLE;
         lot.stateReason = "released: " + reason.strip();
         lot.heldReason = null;
@@ -426,6 +533,14 @@ public class ShelfService {
         Lot lot = find(id);
         lot.remaining = Math.max(0, lot.remaining - amount);
         lots.saveAndFlush(lot);
+    }
+
+    /** For tracing: notes why a lot is doubted, or with null that it no longer is. */
+    public LotView doubt(UUID id, @Nullable String reason, @Nullable String ifMatch) {
+        Lot lot = find(id);
+        lot.checkVersion(ifMatch, () -> view(lot, people.today()));
+        lot.doubt = reason;
+        return view(lots.saveAndFlush(lot), people.today());
     }
 
     /** For tracing: sets lots aside, for good or until cleared. What was thrown away stays so. */
@@ -513,6 +628,9 @@ public class ShelfService {
                 l.stateReason,
                 l.bestBefore != null && today.isAfter(l.bestBefore),
                 l.place,
-                l.holder);
+                l.holder,
+                l.supplier,
+                l.label,
+                l.doubt);
     }
 }

@@ -1,7 +1,9 @@
 package org.sallowbrook.server.tracing;
 
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,6 +36,22 @@ class TracingController {
             @RequestBody DoubtRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return tracing.doubt(id, request.reason(), ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/doubt")
+    List<ShelfService.LotView> doubtLot(
+            @PathVariable UUID id,
+            @RequestBody DoubtRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return tracing.doubtLot(id, request.reason(), ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/clear")
+    List<ShelfService.LotView> clearLot(
+            @PathVariable UUID id,
+            @RequestBody DoubtRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return tracing.clearLot(id, request.reason(), ifMatch);
     }
 
     @PostMapping("/stands/{id}/clear")

@@ -7,8 +7,10 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.shelf.LotKind;
@@ -54,11 +56,13 @@ public class TracingService {
     private final JdbcClient jdbc;
     private final ShelfService shelf;
     private final FieldService field;
+    private final Gatekeeper gatekeeper;
 
-    TracingService(JdbcClient jdbc, ShelfService shelf, FieldService field) {
+    TracingService(JdbcClient jdbc, ShelfService shelf, FieldService field, Gatekeeper gatekeeper) {
         this.jdbc = jdbc;
         this.shelf = shelf;
         this.field = field;
+        this.gatekeeper = gatekeeper;
     }
 
     @Transactional(readOnly = true)
@@ -95,20 +99,61 @@ public class TracingService {
         if (stand.doubted()) {
             throw new Problem.Conflict("The stand is still doubted. Identify it again first, with a second person.");
         }
-        List<UUID> certain = new ArrayList<>();
-        for (ShelfService.LotView lot : shelf.lots(reach(DOWNSTREAM, standId))) {
-            // Mould anywhere upstream is never cleared: nothing takes its poison away.
-            boolean clean = lot.state() == Product.State.QUARANTINED
-                    && shelf.lots(reach(UPSTREAM, lot.id())).stream()
-                            .noneMatch(l -> l.state() == Product.State.DESTROYED
-                                    || l.kind() == LotKind.STAND
-                                            && field.stand(l.id()).doubted());
-            if (clean) {
-                certain.add(lot.id());
-            }
+        return new Quarantined(stand, clearCertain(reach(DOWNSTREAM, standId)));
+    }
+
+    /** Doubts a single lot, bought or made, and sets aside it and everything made from it, in one transaction. */
+    public List<ShelfService.LotView> doubtLot(UUID lotId, String reason, @Nullable String ifMatch) {
+        said(reason);
+        if (shelf.lot(lotId).kind() == LotKind.STAND) {
+            throw new Problem.Conflict("A stand is doubted where it stands, on its own page.");
         }
+        ShelfService.LotView lot = shelf.doubt(lotId, reason.strip(), ifMatch);
+        List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        set.add(lotId);
+        shelf.setAside(
+                set, Product.State.QUARANTINED, lot.name() + " " + lot.code() + " is doubted: " + reason.strip());
+        return shelf.lots(set);
+    }
+
+    /** Takes the doubt about a lot back; what else is doubted upstream of a lot keeps it set aside. */
+    public List<ShelfService.LotView> clearLot(UUID lotId, String reason, @Nullable String ifMatch) {
+        said(reason);
+        String doubt = shelf.lot(lotId).doubt();
+        if (doubt == null) {
+            throw new Problem.Conflict("Nobody doubts this lot.");
+        }
+        shelf.doubt(lotId, null, ifMatch);
+        gatekeeper.record("doubt of a lot taken back", lotId, "LOT_DOUBTED", doubt + " / " + reason.strip());
+        List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        set.add(lotId);
+        return clearCertain(set);
+    }
+
+    private static void said(String reason) {
+        Checks.begin()
+                .that(!reason.isBlank() && reason.length() <= 300, "reason", "must say why, in at most 300 letters")
+                .done();
+    }
+
+    private List<ShelfService.LotView> clearCertain(List<UUID> ids) {
+        List<UUID> certain = shelf.lots(ids).stream()
+                .filter(this::certain)
+                .map(ShelfService.LotView::id)
+                .toList();
         shelf.clear(certain);
-        return new Quarantined(stand, shelf.lots(certain));
+        return shelf.lots(certain);
+    }
+
+    private boolean certain(ShelfService.LotView lot) {
+        // Mould anywhere upstream is never cleared: nothing takes its poison away.
+        return lot.state() == Product.State.QUARANTINED
+                && lot.doubt() == null
+                && shelf.lots(reach(UPSTREAM, lot.id())).stream()
+                        .noneMatch(l -> l.state() == Product.State.DESTROYED
+                                || l.doubt() != null
+                                || l.kind() == LotKind.STAND
+                                        && field.stand(l.id()).doubted());
     }
 
     /** Mould: the harvest itself is destroyed, whatever was made of it is set aside. */

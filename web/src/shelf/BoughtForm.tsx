@@ -1,0 +1,131 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { useTaxa, useTaxon } from '../herbarium/queries'
+import { useSession } from '../household/queries'
+import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { ProblemNotice, Section } from '../ui/page'
+import { isoToday, lower } from '../ui/words'
+
+type Bought = Schemas['BoughtRequest']
+
+export const LABELS: { value: Bought['label']; label: string; hint: string }[] = [
+  { value: 'SCIENTIFIC_NAME', label: 'the scientific name and the part', hint: 'printed, with a lot' },
+  { value: 'COMMON_NAME', label: 'a common name only', hint: 'held where a dangerous plant may be meant' },
+  { value: 'DOUBTFUL', label: 'nothing certain', hint: 'held until it is cleared up' },
+]
+
+/** Dried herb from a shop: nobody here saw the plant, so the label is asked about. */
+export function BoughtForm({ onDone }: { onDone: () => void }) {
+  const queries = useQueryClient()
+  const session = useSession()
+  const taxa = useTaxa()
+  const [id] = useState(() => v7())
+  const [taxonId, setTaxonId] = useState('')
+  const taxon = useTaxon(taxonId)
+  const [part, setPart] = useState<Bought['part'] | ''>('')
+  const [label, setLabel] = useState<Bought['label']>('SCIENTIFIC_NAME')
+  const [mass, setMass] = useState('')
+  const [supplier, setSupplier] = useState('')
+  const [harvested, setHarvested] = useState('')
+  const [best, setBest] = useState('')
+  const [place, setPlace] = useState('')
+  const [mould, setMould] = useState(false)
+  const parts = taxon.data?.parts.map((p) => p.part) ?? []
+  const chosen = part !== '' && parts.includes(part) ? part : parts[0]
+  const save = useMutation({
+    mutationFn: () => {
+      if (!chosen) throw new Error('Choose the plant and the part first.')
+      return ask(
+        api.POST('/api/shelf/bought', {
+          body: {
+            id,
+            taxonId,
+            part: chosen,
+            massG: number(mass),
+            supplier,
+            label,
+            mouldSeen: mould,
+            on: session.data?.today ?? isoToday(),
+            harvestedOn: harvested || undefined,
+            bestBefore: best || undefined,
+            place,
+          },
+        }),
+      )
+    },
+    onSuccess: async () => {
+      await queries.invalidateQueries()
+      onDone()
+    },
+  })
+  const at = (field: string) =>
+    save.error instanceof ProblemError
+      ? save.error.problem.errors?.find((e) => e.field === field)?.message
+      : undefined
+  return (
+    <form
+      className="mb-4"
+      onSubmit={(e) => {
+        e.preventDefault()
+        save.mutate()
+      }}
+    >
+      <Section title="Herb from a shop">
+        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+          <Choose
+            label="Plant"
+            value={taxonId}
+            onChange={setTaxonId}
+            choices={(taxa.data ?? [])
+              .filter((t) => !t.draft && t.danger !== 'POISONOUS' && t.danger !== 'DEADLY')
+              .map((t) => ({ value: t.id, label: t.commonName, hint: t.name }))}
+          />
+          <Choose
+            label="Part"
+            value={chosen ?? ''}
+            onChange={setPart}
+            choices={parts.map((p) => ({ value: p, label: lower(p) }))}
+          />
+          <Choose label="The label gives" value={label} onChange={setLabel} choices={LABELS} />
+          <NumberInput label="How much" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+          <Input
+            label="Supplier"
+            value={supplier}
+            onChange={(e) => setSupplier(e.target.value)}
+            error={at('supplier')}
+          />
+          <Input
+            label="Harvested on"
+            hint="if the label says so"
+            type="date"
+            value={harvested}
+            onChange={(e) => setHarvested(e.target.value)}
+            error={at('harvestedOn')}
+          />
+          <Input
+            label="Best before"
+            hint="by the label; the earlier counts"
+            type="date"
+            value={best}
+            onChange={(e) => setBest(e.target.value)}
+          />
+          <Input
+            label="Where it stands"
+            value={place}
+            onChange={(e) => setPlace(e.target.value)}
+            error={at('place')}
+          />
+          <Toggle label="Shows or smells of mould" checked={mould} onChange={setMould} />
+        </div>
+        <div className="mt-3 space-y-3">
+          <ProblemNotice error={save.error} />
+          <Button kind="main" type="submit" disabled={save.isPending || !chosen}>
+            Put the herb on the shelf
+          </Button>
+        </div>
+      </Section>
+    </form>
+  )
+}

@@ -1,0 +1,54 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { Button, Input } from '../ui/controls'
+import { ProblemNotice, Section } from '../ui/page'
+
+/** Sets a lot and all that was made from it aside at once, and takes the doubt back. */
+export function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
+  const queries = useQueryClient()
+  const [reason, setReason] = useState('')
+  const doubted = lot.doubt != null
+  const send = useMutation({
+    mutationFn: () => {
+      const how = {
+        params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+        body: { reason },
+      }
+      return ask(
+        doubted
+          ? api.POST('/api/tracing/lots/{id}/clear', how)
+          : api.POST('/api/tracing/lots/{id}/doubt', how),
+      )
+    },
+    onSuccess: () => setReason(''),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title={doubted ? 'Doubted' : 'Is something wrong with it?'}>
+      {doubted && <p className="mb-2">{lot.doubt}</p>}
+      <Input
+        label={doubted ? 'What cleared it up' : 'Why it is doubted'}
+        hint={
+          doubted
+            ? 'What else is doubted keeps its lots aside.'
+            : 'It and everything made from it is set aside at once.'
+        }
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <div className="mt-2 space-y-2">
+        <ProblemNotice error={send.error} />
+        <Button kind={doubted ? 'quiet' : 'grave'} onClick={() => send.mutate()} disabled={send.isPending}>
+          {doubted ? 'Take the doubt back' : 'Doubt this lot'}
+        </Button>
+        {send.data && (
+          <p role="status" className="font-medium">
+            {send.data.length === 1 ? 'One lot' : `${send.data.length} lots`}{' '}
+            {doubted ? 'set aside.' : 'usable or on hold again.'}
+          </p>
+        )}
+      </div>
+    </Section>
+  )
+}
