@@ -5,7 +5,7 @@ import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
 import { useLot } from '../shelf/queries'
-import { Button, Input, Toggle } from '../ui/controls'
+import { Button, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { date, figure, isoToday, lower } from '../ui/words'
@@ -61,6 +61,13 @@ function CoursePage({ course }: { course: CourseView }) {
         <div className="space-y-4">
           <Section title="Planned and taken">
             <CourseStrip days={course.days} today={today} taken={course.taken} />
+            <p className="mt-2">
+              Up to today planned {figure(course.adherence.plannedMl)} mL, taken{' '}
+              <strong>{figure(course.adherence.takenMl)} mL</strong>
+              {course.adherence.missedDays > 0 &&
+                `; nothing on ${course.adherence.missedDays === 1 ? 'one day' : `${course.adherence.missedDays} days`}`}
+              .
+            </p>
           </Section>
           <Ticks course={course} today={today} />
         </div>
@@ -85,7 +92,7 @@ function Ticks({ course, today }: { course: CourseView; today: string }) {
       <ul>
         {shown.toReversed().map((d) => (
           <li key={d.date} className="border-line flex flex-wrap items-center gap-2 border-b py-2">
-            <span className="w-32 font-medium">{d.date === today ? 'today' : date(d.date)}</span>
+            <span className="w-full font-medium sm:w-32">{d.date === today ? 'today' : date(d.date)}</span>
             {d.doses === 0 && <span className="text-soft">pause</span>}
             {Array.from({ length: d.doses }, (_, i) => (
               <Tick key={i} course={course} day={d} slot={i + 1} />
@@ -101,12 +108,13 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
+  const [other, setOther] = useState<string | null>(null)
   const take = useMutation({
-    mutationFn: () =>
+    mutationFn: (ml: number | undefined) =>
       ask(
         api.POST('/api/dosing/courses/{id}/doses', {
           params: { path: { id: course.id } },
-          body: { id, on: day.date, slot },
+          body: { id, on: day.date, slot, ml },
         }),
       ),
     onSettled: () => queries.invalidateQueries(),
@@ -118,17 +126,44 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
       </span>
     )
   }
+  const which = `dose ${slot} of ${date(day.date)}`
   return (
-    <>
+    <div className="flex flex-wrap items-center gap-2">
       <Button
         disabled={!course.dosable || take.isPending}
-        aria-label={`take ${figure(day.perDoseMl)} mL, dose ${slot} of ${date(day.date)}`}
-        onClick={() => take.mutate()}
+        aria-label={`take ${figure(day.perDoseMl)} mL, ${which}`}
+        onClick={() => take.mutate(undefined)}
       >
         take {figure(day.perDoseMl)} mL
       </Button>
+      {other === null ? (
+        <button
+          type="button"
+          className="min-h-6 text-sm underline"
+          disabled={!course.dosable}
+          aria-label={`another amount, ${which}`}
+          onClick={() => setOther('')}
+        >
+          another amount
+        </button>
+      ) : (
+        <form
+          className="flex items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            take.mutate(number(other))
+          }}
+        >
+          <div className="w-36">
+            <NumberInput label="Really taken" unit="mL" value={other} onChange={setOther} />
+          </div>
+          <Button type="submit" disabled={take.isPending}>
+            Record it
+          </Button>
+        </form>
+      )}
       <ProblemNotice error={take.error} />
-    </>
+    </div>
   )
 }
 

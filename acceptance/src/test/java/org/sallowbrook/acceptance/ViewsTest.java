@@ -191,4 +191,16 @@ public class ViewsTest extends InBrowser {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("can't be read");
         assertThat(field("How much")).hasValue("2 handfuls");
     }
+
+    @Test
+    public void whatWasReallySwallowedIsKeptAsItWas() {
+        go("/dosing");
+        link("Meadowsweet tincture").first().click();
+        button("another amount").first().click();
+        field("Really taken").fill("2 tsp");
+        button("Record it").click();
+        assertThat(page.locator("main")).containsText("taken 10 mL");
+        assertThat(page.locator("main")).containsText("do not make up for missed doses");
+        accessible("course");
+    }
 }

@@ -337,6 +337,19 @@ public class GatesTest extends ServerTest {
         assertThat(before - after).isEqualTo(2);
         ilse.post("/api/dosing/courses/" + course + "/doses", Map.of("id", id(), "on", today(), "slot", 3))
                 .expect(400);
+        // More was swallowed than planned: kept as it was, and said.
+        assertThat(ilse.post(
+                                "/api/dosing/courses/" + course + "/doses",
+                                Map.of("id", id(), "on", today(), "slot", 2, "ml", 1e6))
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("ml");
+        var more = ilse.post(
+                        "/api/dosing/courses/" + course + "/doses",
+                        Map.of("id", id(), "on", today(), "slot", 2, "ml", 5))
+                .expect(200);
+        assertThat(more.body().path("adherence").path("takenMl").asDouble()).isEqualTo(7);
+        assertThat(more.codes()).contains("MORE_THAN_PLANNED");
     }
 
     /** Runs last: it takes the meadowsweet out of use. */

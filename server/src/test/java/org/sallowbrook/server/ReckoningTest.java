@@ -108,6 +108,74 @@ public class ReckoningTest extends ServerTest {
         assertThat(all).hasSizeGreaterThan(15);
     }
 
+    /** The child's amount is asked for by the household's school, of the least of the dose; nothing where it refers. */
+    @Test
+    public void aChildsAmountFollowsTheHouseholdsSchool() {
+        Client lantern = as("lantern");
+        String school = "/api/household/schools/CHILD_DOSE";
+        Map<String, Object> child = Map.of("ageYears", 8, "weightKg", 28, "heightCm", 130);
+        Map<String, Object> dose = Map.of(
+                "product",
+                Map.of("driedEquivalentGPerMl", Map.of("low", 0.1, "high", 0.2), "strengthPercent", 0),
+                "perDose",
+                Map.of("amount", 5, "unit", "ML"),
+                "timesPerDay",
+                2,
+                "card",
+                Map.of("lowGPerDay", 1, "highGPerDay", 4),
+                "person",
+                child);
+        assertThat(lantern.post("/api/calculators/dose", dose)
+                        .expect(200)
+                        .body()
+                        .path("childMl")
+                        .isNumber())
+                .isFalse();
+        for (Object[] rule :
+                new Object[][] {{"CHILD_BY_WEIGHT", 2.0}, {"CHILD_BY_AGE", 1.8}, {"CHILD_BY_SURFACE", 2.9}}) {
+            lantern.put(school, Map.of("school", rule[0]), null).expect(200);
+            assertThat(lantern.post("/api/calculators/dose", dose)
+                            .expect(200)
+                            .body()
+                            .path("childMl")
+                            .asDouble())
+                    .as(rule[0].toString())
+                    .isEqualTo((double) rule[1]);
+        }
+        lantern.put(school, Map.of("school", "REFER_CHILD"), null).expect(200);
+    }
+
+    @DataProvider
+    public Object[][] pots() {
+        return new Object[][] {
+            {List.of("INFUSION"), "2026-11-25T16:00:00", "2026-11-26T08:00:00"},
+            {List.of("INFUSION", "LONG_INFUSION"), "2026-11-25T08:00:00", "2026-11-26T08:00:00"},
+            {List.of("COLD_MACERATION"), "2026-11-25T08:00:00", "2026-11-26T00:00:00"},
+        };
+    }
+
+    @Test(dataProvider = "pots")
+    public void aPotKeepsAsLongAsItsShortestMethod(List<String> methods, String room, String cold) {
+        var keeps = as("ilse")
+                .post(
+                        "/api/calculators/tea",
+                        Map.of(
+                                "wantedMl",
+                                500,
+                                "keepsFrom",
+                                "2026-11-25T08:00:00",
+                                "herbs",
+                                methods.stream()
+                                        .map(m -> Map.of(
+                                                "name", m, "form", "CUT", "massG", 5, "method", m, "minutes", 10))
+                                        .toList()))
+                .expect(200)
+                .body()
+                .path("keeps");
+        assertThat(keeps.path("inTheRoomUntil").asString()).startsWith(room.substring(0, 16));
+        assertThat(keeps.path("coldUntil").asString()).startsWith(cold.substring(0, 16));
+    }
+
     @Test
     public void aPressingTeachesWhatTheMarcKeeps() {
         JsonNode batch = find(as("ilse"), "/api/making/batches", "name", "Meadowsweet tincture");

@@ -18,7 +18,7 @@ public final class Adherence {
         }
     }
 
-    /** @param missedDays planned days on which nothing was taken */
+    /** @param missedDays planned days before the last one, which is not over, on which nothing was taken */
     public record Result(double plannedMl, double takenMl, int missedDays, List<Finding> findings) {}
 
     private Adherence() {}
@@ -36,7 +36,7 @@ public final class Adherence {
             double wanted = day.doses() * day.perDoseMl();
             double got = byDay.getOrDefault(day.date(), 0.0);
             planned += wanted;
-            missed += wanted > 0 && got == 0 ? 1 : 0;
+            missed += wanted > 0 && got == 0 && day.date().isBefore(until) ? 1 : 0;
             over = over == null && got > wanted * (1 + 1e-9) + 1e-9 ? day.date() : over;
         }
         double sum = byDay.values().stream().mapToDouble(Double::doubleValue).sum();

@@ -402,7 +402,7 @@ class DemoData implements ApplicationRunner {
                 List.of()));
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {
-                dosing.take(id, new DosingService.DoseRequest(Owned.newId(), day(before), slot));
+                dosing.take(id, new DosingService.DoseRequest(Owned.newId(), day(before), slot, null));
             }
         }
     }

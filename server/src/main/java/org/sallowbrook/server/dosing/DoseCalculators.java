@@ -14,10 +14,13 @@ import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.OnOff;
 import org.sallowbrook.core.dosing.Phases;
 import org.sallowbrook.core.dosing.Supply;
+import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
 import org.sallowbrook.server.platform.Range;
@@ -29,6 +32,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/calculators")
 class DoseCalculators {
+
+    private final SchoolService schools;
+
+    DoseCalculators(SchoolService schools) {
+        this.schools = schools;
+    }
 
     record ProductInput(
             Range driedEquivalentGPerMl,
@@ -63,6 +72,7 @@ class DoseCalculators {
             @Nullable Double cowling,
             @Nullable Double surface) {}
 
+    /** @param childMl by the household's school, of the least of a dose, rounded down; null where it refers or nothing may be given */
     record DoseAnswer(
             Boolean feasible,
             String coreVersion,
@@ -73,6 +83,7 @@ class DoseCalculators {
             @Nullable Double alcoholMgPerKg,
             Dose.WithinCard withinCard,
             ChildRulesAnswer childRules,
+            @Nullable Double childMl,
             List<Finding> findings,
             List<String> because) {}
 
@@ -109,6 +120,12 @@ class DoseCalculators {
                         r.childRules().young(),
                         r.childRules().cowling(),
                         r.childRules().surface()),
+                Finding.any(r.findings(), Severity.STOP)
+                        ? null
+                        : Dose.childMl(
+                                r.mlPerDose().low(),
+                                r.childRules(),
+                                schools.chosen().of(Question.CHILD_DOSE)),
                 Answer.ungated(r.findings()),
                 r.because());
     }

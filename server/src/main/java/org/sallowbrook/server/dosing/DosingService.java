@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Adherence;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
@@ -111,6 +112,9 @@ public class DosingService {
 
     public record TakenView(LocalDate date, Integer slot, Double ml, String by) {}
 
+    /** Up to today. @param missedDays planned days before today on which nothing was taken */
+    public record AdherenceView(Double plannedMl, Double takenMl, Integer missedDays) {}
+
     public record CourseView(
             UUID id,
             Long version,
@@ -129,10 +133,13 @@ public class DosingService {
             Boolean dosable,
             List<DayView> days,
             List<TakenView> taken,
+            AdherenceView adherence,
             List<Finding> findings,
             List<String> dangerSigns) {}
 
-    public record DoseRequest(UUID id, LocalDate on, Integer slot) {}
+    /** @param ml what was really swallowed; null when it was as planned */
+    public record DoseRequest(
+            UUID id, LocalDate on, Integer slot, @Nullable Double ml) {}
 
     /** @param well whether nothing bad happened */
     public record TrialRequest(UUID id, UUID personId, String taxonId, LocalDate on, String reaction, Boolean well) {}
@@ -246,7 +253,12 @@ public class DosingService {
                 .findFirst()
                 .orElse(null);
         LocalDate today = people.today();
+        double left = shelf.lot(course.lotId).remaining();
         Checks.begin()
+                .that(
+                        request.ml() == null || request.ml() > 0 && request.ml() <= left,
+                        "ml",
+                        "must be more than 0 and no more than is left in the bottle")
                 .that(!request.on().isAfter(today), "on", "must not be in the future")
                 .that(day != null && day.doses() > 0, "on", "is not a day of this course with a dose")
                 .that(
@@ -268,7 +280,7 @@ public class DosingService {
         dose.courseId = id;
         dose.onDay = request.on();
         dose.slot = request.slot();
-        dose.ml = java.util.Objects.requireNonNull(day).perDoseMl();
+        dose.ml = request.ml() == null ? java.util.Objects.requireNonNull(day).perDoseMl() : request.ml();
         dose.tickedBy = Member.current().displayName();
         dose.tickedAt = clock.instant();
         doses.saveAndFlush(dose);
@@ -444,6 +456,12 @@ public class DosingService {
         Course.Plan plan = plan(request);
         ShelfService.LotView lot = shelf.lot(c.lotId);
         List<Finding> findings = findings(request, plan, people.today());
+        List<DoseTaken> taken = doses.findAllByCourseId(c.id);
+        Adherence.Result adherence = Adherence.compare(
+                plan,
+                taken.stream().map(d -> new Adherence.Taken(d.onDay, d.ml)).toList(),
+                people.today());
+        findings.addAll(adherence.findings());
         boolean dosable =
                 findings.stream().noneMatch(f -> f.severity() == Severity.STOP || f.severity() == Severity.HOLD);
         return new CourseView(
@@ -463,9 +481,10 @@ public class DosingService {
                 c.status.name(),
                 dosable && c.status == CourseEntity.Status.RUNNING,
                 days(plan),
-                doses.findAllByCourseId(c.id).stream()
+                taken.stream()
                         .map(d -> new TakenView(d.onDay, d.slot, d.ml, d.tickedBy))
                         .toList(),
+                new AdherenceView(adherence.plannedMl(), adherence.takenMl(), adherence.missedDays()),
                 findings,
                 DosingGate.DANGER_SIGNS);
     }

@@ -5,7 +5,9 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.Positive;
 import jakarta.validation.constraints.PositiveOrZero;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -85,7 +87,8 @@ class WaterCalculators {
             List<@Valid TeaHerbInput> herbs,
             @Nullable String liquid,
             @PositiveOrZero @Nullable Double boilOffMlPerMin,
-            Tea.@Nullable Purpose purpose) {}
+            Tea.@Nullable Purpose purpose,
+            @Nullable LocalDateTime keepsFrom) {}
 
     record TeaHerbAnswer(
             String name,
@@ -109,6 +112,9 @@ class WaterCalculators {
 
     record TimelineAnswer(Double minute, String action, String herb) {}
 
+    record KeepsAnswer(LocalDateTime inTheRoomUntil, LocalDateTime coldUntil) {}
+
+    /** @param keeps the shortest of the methods in the pot, when it is told since when the time runs */
     record TeaAnswer(
             Boolean feasible,
             String coreVersion,
@@ -117,6 +123,7 @@ class WaterCalculators {
             List<TeaHerbAnswer> herbs,
             List<TimelineAnswer> timeline,
             Double ready,
+            @Nullable KeepsAnswer keeps,
             List<Finding> findings,
             List<String> because) {}
 
@@ -142,8 +149,20 @@ class WaterCalculators {
                         .map(s -> new TimelineAnswer(s.minute(), s.action(), s.herb()))
                         .toList(),
                 p.readyMinute(),
+                keeps(p, request.keepsFrom()),
                 Answer.ungated(r.findings()),
                 r.because());
+    }
+
+    private static @Nullable KeepsAnswer keeps(Tea.Plan plan, @Nullable LocalDateTime from) {
+        if (from == null) {
+            return null;
+        }
+        List<Tea.Keeps> each =
+                plan.herbs().stream().map(h -> Tea.keeps(h.method(), from)).toList();
+        return new KeepsAnswer(
+                Collections.min(each.stream().map(Tea.Keeps::inTheRoomUntil).toList()),
+                Collections.min(each.stream().map(Tea.Keeps::coldUntil).toList()));
     }
 
     record ReadingInput(
