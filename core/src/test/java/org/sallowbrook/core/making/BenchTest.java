@@ -165,9 +165,9 @@ public class BenchTest {
                         500, 0.8, Interval.of(0.1, 0.2), Strength.ofPercent(50), Moisture.of(0.7, 0.8)))
                 .plan();
         assertThat(f.herbG()).isEqualTo(Interval.of(40, 80));
-        // 475 - 40 (0.7/0.9982 + 0.3/1.5) and 475 - 80 (0.8/0.9982 + 0.2/1.5).
-        assertThat(f.menstruumMl().high()).isCloseTo(475 - 40 * (0.7 / 0.9982 + 0.2), within(1e-9));
-        assertThat(f.menstruumMl().low()).isCloseTo(475 - 80 * (0.8 / 0.9982 + 0.2 / 1.5), within(1e-9));
+        // 475 - 40 (0.7/0.998 + 0.3/1.5) and 475 - 80 (0.8/0.998 + 0.2/1.5).
+        assertThat(f.menstruumMl().high()).isCloseTo(475 - 40 * (0.7 / 0.998 + 0.2), within(1e-9));
+        assertThat(f.menstruumMl().low()).isCloseTo(475 - 80 * (0.8 / 0.998 + 0.2 / 1.5), within(1e-9));
         assertThat(f.ratio().low()).isCloseTo(f.menstruumMl().low() / 80, within(1e-9));
         assertThat(f.finalFraction().high()).isLessThan(0.5);
     }

@@ -31,7 +31,8 @@ public final class Tincture {
     /** Moisture that "dried herb" stands for when a fresh one is expressed as dried. */
     public static final double DRIED_MOISTURE = 0.10;
 
-    public static final double WATER_G_PER_ML = HerbRoom.WATER_G_PER_ML;
+    /** At 20 °C. */
+    public static final double WATER_G_PER_ML = 0.9982;
 
     static final double STOP_BELOW = 0.20;
     static final double WARN_BELOW = 0.25;
