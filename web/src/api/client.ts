@@ -22,6 +22,10 @@ export class ProblemError extends Error {
   }
 }
 
+/** What the server found wrong with one field of a form. */
+export const errorAt = (error: unknown, field: string) =>
+  error instanceof ProblemError ? error.problem.errors?.find((e) => e.field === field)?.message : undefined
+
 const xsrf: Middleware = {
   onRequest({ request }) {
     const token = document.cookie

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
@@ -80,10 +80,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
       await navigate('/drying')
     },
   })
-  const at = (field: string) =>
-    save.error instanceof ProblemError
-      ? save.error.problem.errors?.find((e) => e.field === field)?.message
-      : undefined
+  const at = (field: string) => errorAt(save.error, field)
   const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
   const telling = taxon.characters
     .filter((c) => c.stages.includes(stage))

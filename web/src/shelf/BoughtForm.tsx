@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxa, useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
@@ -60,10 +60,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
       onDone()
     },
   })
-  const at = (field: string) =>
-    save.error instanceof ProblemError
-      ? save.error.problem.errors?.find((e) => e.field === field)?.message
-      : undefined
+  const at = (field: string) => errorAt(save.error, field)
   return (
     <form
       className="mb-4"

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, type Schemas, errorAt } from '../api/client'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
@@ -128,10 +128,7 @@ function SupplyForm({ onDone }: { onDone: () => void }) {
       onDone()
     },
   })
-  const at = (field: string) =>
-    save.error instanceof ProblemError
-      ? save.error.problem.errors?.find((e) => e.field === field)?.message
-      : undefined
+  const at = (field: string) => errorAt(save.error, field)
   return (
     <form
       className="mb-4"

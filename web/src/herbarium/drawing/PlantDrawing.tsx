@@ -55,7 +55,9 @@ export function PlantDrawing({
   const other = c['thallus-form'] ? <Lichen c={c} /> : c['bracket-form'] ? <Bracket c={c} /> : null
   const vignettes: { name: string; drawing: React.ReactNode }[] = []
   if (!other) {
-    if (stage === 'FLOWERING' && c['petals']) vignettes.push({ name: 'flower', drawing: <Flower c={c} /> })
+    // A spathe hides its flowers.
+    if (stage === 'FLOWERING' && c['petals'] && c['inflorescence'] !== 'hood')
+      vignettes.push({ name: 'flower', drawing: <Flower c={c} /> })
     if (stage === 'FRUITING' && c['fruit']) vignettes.push({ name: 'fruit', drawing: <Fruit c={c} /> })
     if (c['leaf-underside'] && c['leaves-now'] !== 'absent')
       vignettes.push({
