@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
+import { Mould } from '../ui/Mould'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, figure, hours, isoToday, lower, range } from '../ui/words'
 import { useRun } from './queries'
@@ -88,7 +89,7 @@ function RunPage({ run }: { run: RunView }) {
           </Section>
           <Findings findings={run.findings} label="Drying findings" />
           {drying && <ToJar run={run} />}
-          {drying && <Mould run={run} />}
+          {drying && <MouldOfRun run={run} />}
           {!drying && (
             <p className="font-medium">
               {run.status === 'JARRED' ? 'This lot is in its jar.' : 'This lot was thrown away for mould.'}
@@ -253,31 +254,11 @@ function ToJar({ run }: { run: RunView }) {
   )
 }
 
-function Mould({ run }: { run: RunView }) {
+function MouldOfRun({ run }: { run: RunView }) {
   const queries = useQueryClient()
-  const [sure, setSure] = useState(false)
   const mould = useMutation({
     mutationFn: () => ask(api.POST('/api/drying/runs/{id}/mould', { params: { path: { id: run.id } } })),
     onSuccess: () => queries.invalidateQueries(),
   })
-  return (
-    <div className="space-y-2">
-      {sure ? (
-        <>
-          <p className="text-sm">
-            The whole lot is lost; no part of it can be saved. This can't be taken back.
-          </p>
-          <Button kind="grave" onClick={() => mould.mutate()} disabled={mould.isPending}>
-            Mould: throw all of it away
-          </Button>{' '}
-          <Button onClick={() => setSure(false)}>No, keep it</Button>
-        </>
-      ) : (
-        <Button kind="grave" onClick={() => setSure(true)}>
-          I see or smell mould
-        </Button>
-      )}
-      <ProblemNotice error={mould.error} />
-    </div>
-  )
+  return <Mould onMould={() => mould.mutate()} busy={mould.isPending} error={mould.error} />
 }

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
+import { Mould } from '../ui/Mould'
 import { ProblemNotice, Section } from '../ui/page'
 
 /** Sets a lot and all that was made from it aside at once, and takes the doubt back. */
@@ -22,6 +23,15 @@ export function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
       )
     },
     onSuccess: () => setReason(''),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  const mould = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/tracing/lots/{id}/mould', {
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+        }),
+      ),
     onSettled: () => queries.invalidateQueries(),
   })
   return (
@@ -48,6 +58,7 @@ export function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
             {doubted ? 'set aside.' : 'usable or on hold again.'}
           </p>
         )}
+        <Mould onMould={() => mould.mutate()} busy={mould.isPending} error={mould.error} />
       </div>
     </Section>
   )

@@ -33,5 +33,9 @@ public class ShelfTest extends InBrowser {
         field("What cleared it up").fill("it was another lot");
         button("Take the doubt back").click();
         assertThat(page.locator("main")).containsText("One lot usable or on hold again.");
+        button("I see or smell mould").click();
+        button("Mould: throw all of it away").click();
+        assertThat(page.locator("main")).containsText("mould on the shelf");
+        assertThat(button("I see or smell mould")).hasCount(0);
     }
 }

@@ -166,6 +166,36 @@ public class BoughtHerbTest extends ServerTest {
                 .isEqualTo(today().plusMonths(2).toString());
     }
 
+    /** Mould does not wait for the rack: found in a jar it destroys that, and nothing brings it or its tincture back. */
+    @Test
+    public void mouldOnTheShelfIsForGood() {
+        Client ilse = as("ilse");
+        UUID bag = id();
+        UUID batch = id();
+        ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
+                .expect(200);
+        ilse.post("/api/making/tinctures", with(ilse, tincture(batch, bag))).expect(200);
+        String lots = "/api/tracing/lots/";
+        assertThat(ilse.post(lots + bag + "/mould", "{}").status()).isEqualTo(428);
+        act(ilse, bag, lots + bag + "/mould", "").expect(200);
+        assertThat(state(ilse, bag)).isEqualTo("DESTROYED");
+        assertThat(state(ilse, batch)).isEqualTo("QUARANTINED");
+        // Neither a doubt taken back nor a hold released gets round it.
+        act(ilse, bag, lots + bag + "/doubt", "to clear it after").expect(200);
+        act(ilse, bag, lots + bag + "/clear", "looks well again").expect(200);
+        act(ilse, batch, lots + batch + "/doubt", "to clear it after").expect(200);
+        act(ilse, batch, lots + batch + "/clear", "looks well again").expect(200);
+        assertThat(act(ilse, bag, "/api/shelf/lots/" + bag + "/release", "dry again")
+                        .status())
+                .isEqualTo(409);
+        assertThat(state(ilse, bag)).isEqualTo("DESTROYED");
+        assertThat(state(ilse, batch)).isEqualTo("QUARANTINED");
+        assertThat(ilse.post("/api/making/tinctures", with(ilse, tincture(id(), bag)))
+                        .expect(422)
+                        .codes())
+                .contains("DESTROYED");
+    }
+
     @Test
     public void aLotCalledBackTakesAllThatWasMadeOfItAlong() {
         Client ilse = as("ilse");

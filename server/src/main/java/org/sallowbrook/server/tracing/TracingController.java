@@ -46,6 +46,13 @@ class TracingController {
         return tracing.doubtLot(id, request.reason(), ifMatch);
     }
 
+    @PostMapping("/lots/{id}/mould")
+    List<ShelfService.LotView> mould(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return tracing.mouldyLot(id, ifMatch);
+    }
+
     @PostMapping("/lots/{id}/clear")
     List<ShelfService.LotView> clearLot(
             @PathVariable UUID id,

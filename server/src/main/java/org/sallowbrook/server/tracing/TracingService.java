@@ -130,6 +130,22 @@ public class TracingService {
         return clearCertain(set);
     }
 
+    /** Mould on the shelf: the lot is destroyed for good, whatever was made of it is set aside. */
+    public List<ShelfService.LotView> mouldyLot(UUID lotId, @Nullable String ifMatch) {
+        ShelfService.LotView seen = shelf.lot(lotId);
+        if (seen.kind() == LotKind.STAND) {
+            throw new Problem.Conflict("A stand does not mould; note it at the harvest.");
+        }
+        // The version is checked and moved on, so that two pages do not both decide.
+        ShelfService.LotView lot = shelf.doubt(lotId, seen.doubt(), ifMatch);
+        List<UUID> down = reach(DOWNSTREAM, lotId);
+        shelf.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
+        shelf.setAside(down, Product.State.QUARANTINED, "mould in " + lot.name() + " " + lot.code());
+        List<UUID> all = new ArrayList<>(down);
+        all.add(lotId);
+        return shelf.lots(all);
+    }
+
     private static void said(String reason) {
         Checks.begin()
                 .that(!reason.isBlank() && reason.length() <= 300, "reason", "must say why, in at most 300 letters")
