@@ -61,9 +61,13 @@ function LotPage({ lot }: { lot: LotView }) {
         <Section title="What it is">
           <p className="mb-3">
             <State state={lot.state} expired={lot.expired} />{' '}
-            <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>
-              {lot.route === 'EXTERNAL' ? 'outside of the body only' : 'may be taken by mouth'}
-            </strong>
+            {lot.state !== 'USABLE' || lot.expired ? (
+              <strong className="text-madder">not to be used</strong>
+            ) : (
+              <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>
+                {lot.route === 'EXTERNAL' ? 'outside of the body only' : 'may be taken by mouth'}
+              </strong>
+            )}
           </p>
           <dl className="grid grid-cols-2 gap-3">
             <Figure

@@ -36,6 +36,8 @@ public class ShelfTest extends InBrowser {
         button("I see or smell mould").click();
         button("Mould: throw all of it away").click();
         assertThat(page.locator("main")).containsText("mould on the shelf");
+        assertThat(page.locator("main")).containsText("not to be used");
+        assertThat(page.locator("main")).not().containsText("by mouth");
         assertThat(button("I see or smell mould")).hasCount(0);
     }
 }
