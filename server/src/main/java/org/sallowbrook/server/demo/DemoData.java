@@ -29,6 +29,7 @@ import org.sallowbrook.server.making.DemoBench;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.JarService;
 import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.slf4j.Logger;
@@ -61,6 +62,7 @@ class DemoData implements ApplicationRunner {
     private final TagService tags;
     private final DryingService drying;
     private final ShelfService shelf;
+    private final JarService jars;
     private final DemoBench bench;
     private final BatchService batches;
     private final DosingService dosing;
@@ -75,6 +77,7 @@ class DemoData implements ApplicationRunner {
             TagService tags,
             DryingService drying,
             ShelfService shelf,
+            JarService jars,
             DemoBench bench,
             BatchService batches,
             DosingService dosing,
@@ -87,6 +90,7 @@ class DemoData implements ApplicationRunner {
         this.tags = tags;
         this.drying = drying;
         this.shelf = shelf;
+        this.jars = jars;
         this.bench = bench;
         this.batches = batches;
         this.dosing = dosing;
@@ -363,7 +367,7 @@ class DemoData implements ApplicationRunner {
                 String.valueOf(view.version()));
         UUID jar = Owned.newId();
         List<DryingService.WeighingView> weighings = drying.one(run).weighings();
-        shelf.jar(new ShelfService.JarRequest(
+        jars.jar(new JarService.JarRequest(
                 jar, run, day(before - 4), weighings.get(weighings.size() - 1).massG(), "still-room, dark cupboard"));
         return jar;
     }

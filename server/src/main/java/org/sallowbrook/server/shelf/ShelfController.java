@@ -26,10 +26,12 @@ class ShelfController {
     record HolderRequest(String holder) {}
 
     private final ShelfService shelf;
+    private final JarService jars;
     private final Label label;
 
-    ShelfController(ShelfService shelf, Label label) {
+    ShelfController(ShelfService shelf, JarService jars, Label label) {
         this.shelf = shelf;
+        this.jars = jars;
         this.label = label;
     }
 
@@ -45,12 +47,12 @@ class ShelfController {
 
     @GetMapping("/jars/check/{runId}")
     List<Finding> check(@PathVariable UUID runId) {
-        return shelf.jarFindings(runId);
+        return jars.jarFindings(runId);
     }
 
     @PostMapping("/jars")
-    ShelfService.LotView jar(@RequestBody ShelfService.JarRequest request) {
-        return shelf.jar(request);
+    ShelfService.LotView jar(@RequestBody JarService.JarRequest request) {
+        return jars.jar(request);
     }
 
     @PostMapping("/supplies")
@@ -59,8 +61,8 @@ class ShelfController {
     }
 
     @PostMapping("/bought")
-    ShelfService.LotView bought(@RequestBody ShelfService.BoughtRequest request) {
-        return shelf.buy(request);
+    ShelfService.LotView bought(@RequestBody JarService.BoughtRequest request) {
+        return jars.buy(request);
     }
 
     @PostMapping("/lots/{id}/release")

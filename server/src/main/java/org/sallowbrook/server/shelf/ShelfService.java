@@ -4,22 +4,16 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
-import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.BoughtGate;
-import org.sallowbrook.core.shelf.JarGate;
-import org.sallowbrook.core.shelf.Keeping;
-import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.HarvestRecorded;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
@@ -70,9 +64,6 @@ public class ShelfService {
             BoughtGate.@Nullable Label label,
             @Nullable String doubt) {}
 
-    /** @param fromRun the drying lot that goes into the jar, whole */
-    public record JarRequest(UUID id, UUID fromRun, LocalDate on, Double massG, String place) {}
-
     /** @param strengthPercent for a spirit only */
     public record SupplyRequest(
             UUID id,
@@ -82,26 +73,6 @@ public class ShelfService {
             @Nullable Double strengthPercent,
             Boolean denatured,
             Boolean open,
-            @Nullable LocalDate bestBefore,
-            String place) {}
-
-    /**
-     * Dried herb from a shop.
-     *
-     * @param label what its label vouches for
-     * @param harvestedOn when the label tells it; its keeping time and its ageing count from there
-     * @param bestBefore of the label
-     */
-    public record BoughtRequest(
-            UUID id,
-            String taxonId,
-            Taxon.Part part,
-            Double massG,
-            String supplier,
-            BoughtGate.Label label,
-            Boolean mouldSeen,
-            LocalDate on,
-            @Nullable LocalDate harvestedOn,
             @Nullable LocalDate bestBefore,
             String place) {}
 
@@ -125,14 +96,10 @@ public class ShelfService {
 
     public record LinkView(UUID from, UUID to, Double amount, String unit) {}
 
-    /** Wet basis; what a shop's dried herb holds. */
-    private static final Interval SHOP_MOISTURE = Interval.of(0.08, 0.12);
-
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyMMdd");
 
     private final Lots lots;
     private final LotLinks links;
-    private final DryingService drying;
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
@@ -141,14 +108,12 @@ public class ShelfService {
     ShelfService(
             Lots lots,
             LotLinks links,
-            DryingService drying,
             HerbariumService herbarium,
             PeopleService people,
             Gatekeeper gatekeeper,
             JsonMapper json) {
         this.lots = lots;
         this.links = links;
-        this.drying = drying;
         this.herbarium = herbarium;
         this.people = people;
         this.gatekeeper = gatekeeper;
@@ -232,161 +197,6 @@ public class ShelfService {
         lots.save(lot);
         link(harvest.standId(), lot.id, harvest.massG(), "g");
         lots.flush();
-    }
-
-    /** What the jar gate says of a drying lot; empty when it may go in. */
-    @Transactional(readOnly = true)
-    public List<Finding> jarFindings(UUID runId) {
-        DryingService.RunView run = drying.one(runId);
-        List<Finding> findings = new java.util.ArrayList<>(JarGate.check(drying.reckoning(runId), run.mouldSeen()));
-        Lot harvest = find(run.harvestId());
-        if (harvest.state == Product.State.QUARANTINED) {
-            findings.add(Finding.stop(
-                    "QUARANTINED",
-                    harvest.stateReason == null ? "What it came from is doubted." : harvest.stateReason,
-                    "Clear the doubt first, or throw it away."));
-        }
-        return findings;
-    }
-
-    /** Gates damp, mould and quarantine, then moves the whole drying lot into a jar. */
-    public LotView jar(JarRequest request) {
-        Lot known = lots.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known, people.today());
-        }
-        DryingService.RunView run = drying.one(request.fromRun());
-        List<Finding> findings = jarFindings(request.fromRun());
-        if (!findings.isEmpty()) {
-            throw new Problem.Refused(findings);
-        }
-        Drying.Result dry = drying.reckoning(request.fromRun());
-        Interval moisture = dry.moistureNow();
-        if (moisture == null) {
-            throw new Problem.Conflict("Its moisture can't be reckoned from the weights.");
-        }
-        double lastG = run.weighings().isEmpty()
-                ? run.freshG()
-                : run.weighings().get(run.weighings().size() - 1).massG();
-        Checks.begin()
-                .positive("massG", request.massG())
-                .that(request.massG() <= lastG * 1.05, "massG", "must not be more than was last weighed on the rack")
-                .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
-                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
-                .done();
-        Taxon taxon = herbarium.taxon(run.taxonId());
-        Taxon.UsedPart part = taxon.usedPart(run.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
-        // Judged dry by constant weight and test: the reckoned range may still reach above what dry herb can hold.
-        Interval dryMoisture = Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
-        Lot jar = jarOf(request.id(), taxon, part, request.massG(), dryMoisture, request.on(), request.on());
-        jar.place = request.place().strip();
-        lots.saveAndFlush(jar);
-        Lot harvest = find(run.harvestId());
-        harvest.remaining = 0;
-        lots.save(harvest);
-        link(harvest.id, jar.id, request.massG(), "g");
-        drying.jarred(run.id());
-        links.flush();
-        return view(jar, people.today());
-    }
-
-    /** Gates what the label vouches for, then puts herb from a shop into a jar, on hold where it is doubtful. */
-    public LotView buy(BoughtRequest request) {
-        Lot known = lots.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known, people.today());
-        }
-        LocalDate today = people.today();
-        LocalDate harvestedOn = request.harvestedOn();
-        Checks.begin()
-                .range("massG", request.massG(), 0.1, 100_000)
-                .that(
-                        !request.supplier().isBlank() && request.supplier().length() <= 120,
-                        "supplier",
-                        "must have 1 to 120 letters")
-                .that(!request.on().isAfter(today), "on", "must not be in the future")
-                .that(
-                        harvestedOn == null || !harvestedOn.isAfter(request.on()),
-                        "harvestedOn",
-                        "must not be after the day it was bought")
-                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
-                .done();
-        Taxon taxon = herbarium.taxon(request.taxonId());
-        List<Finding> findings = BoughtGate.check(
-                taxon,
-                request.part(),
-                taxon.lookAlikes().stream().map(l -> herbarium.taxon(l.taxon())).toList(),
-                request.label(),
-                request.mouldSeen());
-        List<Finding> stops =
-                findings.stream().filter(f -> f.severity() == Severity.STOP).toList();
-        if (!stops.isEmpty()) {
-            throw new Problem.Refused(stops);
-        }
-        Taxon.UsedPart part =
-                taxon.usedPart(request.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
-        Lot jar = jarOf(
-                request.id(),
-                taxon,
-                part,
-                request.massG(),
-                SHOP_MOISTURE,
-                request.on(),
-                harvestedOn == null ? request.on() : harvestedOn);
-        jar.supplier = request.supplier().strip();
-        jar.label = request.label();
-        jar.place = request.place().strip();
-        if (request.bestBefore() != null
-                && (jar.bestBefore == null || request.bestBefore().isBefore(jar.bestBefore))) {
-            jar.bestBefore = request.bestBefore();
-        }
-        findings.stream().filter(f -> f.severity() == Severity.HOLD).findFirst().ifPresent(f -> {
-            jar.state = Product.State.HOLD;
-            String held = f.message() + " " + f.action();
-            jar.stateReason = jar.stateReason == null ? held : held + " " + jar.stateReason;
-            jar.heldReason = jar.stateReason;
-        });
-        return view(lots.saveAndFlush(jar), today);
-    }
-
-    /** @param harvestedOn its keeping time and its ageing count from there */
-    private Lot jarOf(
-            UUID id,
-            Taxon taxon,
-            Taxon.UsedPart part,
-            double massG,
-            Interval moisture,
-            LocalDate on,
-            LocalDate harvestedOn) {
-        Lot jar = new Lot(id);
-        jar.kind = LotKind.JAR;
-        jar.code = code("J", on);
-        jar.name = taxon.commonName() + ", "
-                + part.part().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        jar.taxonId = taxon.id();
-        jar.part = part.part();
-        jar.amount = massG;
-        jar.remaining = massG;
-        jar.moistureLow = moisture.low();
-        jar.moistureHigh = moisture.high();
-        jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
-        jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
-        jar.herbs = json.writeValueAsString(List.of(new HerbView(taxon.id(), taxon.commonName(), part.part(), massG)));
-        jar.pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
-        jar.route = part.routes().contains(Taxon.Route.INTERNAL) && !jar.pyrrolizidine
-                ? Taxon.Route.INTERNAL
-                : Taxon.Route.EXTERNAL;
-        jar.madeOn = harvestedOn;
-        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
-                .bestBefore();
-        LocalDate release = Keeping.releasedOn(harvestedOn, part.ageingMonths());
-        if (release.isAfter(people.today())) {
-            jar.state = Product.State.HOLD;
-            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
-            jar.heldReason = jar.stateReason;
-            jar.heldUntil = release;
-        }
-        return jar;
     }
 
     public LotView add(SupplyRequest request) {
@@ -565,11 +375,11 @@ public class ShelfService {
         lots.flush();
     }
 
-    private void link(UUID from, UUID to, double amount, String unit) {
+    void link(UUID from, UUID to, double amount, String unit) {
         links.save(new LotLink(Owned.newId(), from, to, amount, unit));
     }
 
-    private String code(String prefix, LocalDate on) {
+    String code(String prefix, LocalDate on) {
         String start = prefix + on.format(DAY) + "-";
         return start + (lots.countByCodeStartingWith(start) + 1);
     }
@@ -584,23 +394,11 @@ public class ShelfService {
         };
     }
 
-    private static Keeping.Form keepingForm(Taxon.UsedPart part) {
-        return switch (part.part()) {
-            case ROOT -> Keeping.Form.ROOT;
-            case BARK -> Keeping.Form.BARK;
-            case FLOWER, FLOWER_HEAD -> Keeping.Form.FLOWER;
-            case LEAF -> part.aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
-            case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> Keeping.Form.HERB;
-            case FRUIT -> Keeping.Form.DRIED_FRUIT;
-            case SEED -> Keeping.Form.SEED;
-        };
-    }
-
-    private Lot find(UUID id) {
+    Lot find(UUID id) {
         return lots.findById(id).orElseThrow(() -> new Problem.NotFound("lot"));
     }
 
-    private LotView view(Lot l, LocalDate today) {
+    LotView view(Lot l, LocalDate today) {
         return new LotView(
                 l.id,
                 l.version == null ? 0 : l.version,

@@ -1,0 +1,247 @@
+package org.sallowbrook.server.shelf;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.drying.Drying;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.shelf.BoughtGate;
+import org.sallowbrook.core.shelf.JarGate;
+import org.sallowbrook.core.shelf.Keeping;
+import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What dried herb must pass to get into a jar: from the rack, or from a shop. */
+@Service
+@Transactional
+public class JarService {
+
+    /** @param fromRun the drying lot that goes into the jar, whole */
+    public record JarRequest(UUID id, UUID fromRun, LocalDate on, Double massG, String place) {}
+
+    /**
+     * Dried herb from a shop.
+     *
+     * @param label what its label vouches for
+     * @param harvestedOn when the label tells it; its keeping time and its ageing count from there
+     * @param bestBefore of the label
+     */
+    public record BoughtRequest(
+            UUID id,
+            String taxonId,
+            Taxon.Part part,
+            Double massG,
+            String supplier,
+            BoughtGate.Label label,
+            Boolean mouldSeen,
+            LocalDate on,
+            @Nullable LocalDate harvestedOn,
+            @Nullable LocalDate bestBefore,
+            String place) {}
+
+    /** Wet basis; what a shop's dried herb holds. */
+    private static final Interval SHOP_MOISTURE = Interval.of(0.08, 0.12);
+
+    private final Lots lots;
+    private final ShelfService shelf;
+    private final DryingService drying;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final JsonMapper json;
+
+    JarService(
+            Lots lots,
+            ShelfService shelf,
+            DryingService drying,
+            HerbariumService herbarium,
+            PeopleService people,
+            JsonMapper json) {
+        this.lots = lots;
+        this.shelf = shelf;
+        this.drying = drying;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.json = json;
+    }
+
+    /** What the jar gate says of a drying lot; empty when it may go in. */
+    @Transactional(readOnly = true)
+    public List<Finding> jarFindings(UUID runId) {
+        DryingService.RunView run = drying.one(runId);
+        List<Finding> findings = new ArrayList<>(JarGate.check(drying.reckoning(runId), run.mouldSeen()));
+        Lot harvest = shelf.find(run.harvestId());
+        if (harvest.state == Product.State.QUARANTINED) {
+            findings.add(Finding.stop(
+                    "QUARANTINED",
+                    harvest.stateReason == null ? "What it came from is doubted." : harvest.stateReason,
+                    "Clear the doubt first, or throw it away."));
+        }
+        return findings;
+    }
+
+    /** Gates damp, mould and quarantine, then moves the whole drying lot into a jar. */
+    public ShelfService.LotView jar(JarRequest request) {
+        Lot known = lots.findById(request.id()).orElse(null);
+        if (known != null) {
+            return shelf.view(known, people.today());
+        }
+        DryingService.RunView run = drying.one(request.fromRun());
+        List<Finding> findings = jarFindings(request.fromRun());
+        if (!findings.isEmpty()) {
+            throw new Problem.Refused(findings);
+        }
+        Drying.Result dry = drying.reckoning(request.fromRun());
+        Interval moisture = dry.moistureNow();
+        if (moisture == null) {
+            throw new Problem.Conflict("Its moisture can't be reckoned from the weights.");
+        }
+        double lastG = run.weighings().isEmpty()
+                ? run.freshG()
+                : run.weighings().get(run.weighings().size() - 1).massG();
+        Checks.begin()
+                .positive("massG", request.massG())
+                .that(request.massG() <= lastG * 1.05, "massG", "must not be more than was last weighed on the rack")
+                .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
+                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
+                .done();
+        Taxon taxon = herbarium.taxon(run.taxonId());
+        Taxon.UsedPart part = taxon.usedPart(run.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
+        // Judged dry by constant weight and test: the reckoned range may still reach above what dry herb can hold.
+        Interval dryMoisture = Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
+        Lot jar = jarOf(request.id(), taxon, part, request.massG(), dryMoisture, request.on(), request.on());
+        jar.place = request.place().strip();
+        lots.saveAndFlush(jar);
+        Lot harvest = shelf.find(run.harvestId());
+        harvest.remaining = 0;
+        lots.save(harvest);
+        shelf.link(harvest.id, jar.id, request.massG(), "g");
+        drying.jarred(run.id());
+        lots.flush();
+        return shelf.view(jar, people.today());
+    }
+
+    /** Gates what the label vouches for, then puts herb from a shop into a jar, on hold where it is doubtful. */
+    public ShelfService.LotView buy(BoughtRequest request) {
+        Lot known = lots.findById(request.id()).orElse(null);
+        if (known != null) {
+            return shelf.view(known, people.today());
+        }
+        LocalDate today = people.today();
+        LocalDate harvestedOn = request.harvestedOn();
+        Checks.begin()
+                .range("massG", request.massG(), 0.1, 100_000)
+                .that(
+                        !request.supplier().isBlank() && request.supplier().length() <= 120,
+                        "supplier",
+                        "must have 1 to 120 letters")
+                .that(!request.on().isAfter(today), "on", "must not be in the future")
+                .that(
+                        harvestedOn == null || !harvestedOn.isAfter(request.on()),
+                        "harvestedOn",
+                        "must not be after the day it was bought")
+                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
+                .done();
+        Taxon taxon = herbarium.taxon(request.taxonId());
+        List<Finding> findings = BoughtGate.check(
+                taxon,
+                request.part(),
+                taxon.lookAlikes().stream().map(l -> herbarium.taxon(l.taxon())).toList(),
+                request.label(),
+                request.mouldSeen());
+        List<Finding> stops =
+                findings.stream().filter(f -> f.severity() == Severity.STOP).toList();
+        if (!stops.isEmpty()) {
+            throw new Problem.Refused(stops);
+        }
+        Taxon.UsedPart part =
+                taxon.usedPart(request.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
+        Lot jar = jarOf(
+                request.id(),
+                taxon,
+                part,
+                request.massG(),
+                SHOP_MOISTURE,
+                request.on(),
+                harvestedOn == null ? request.on() : harvestedOn);
+        jar.supplier = request.supplier().strip();
+        jar.label = request.label();
+        jar.place = request.place().strip();
+        if (request.bestBefore() != null
+                && (jar.bestBefore == null || request.bestBefore().isBefore(jar.bestBefore))) {
+            jar.bestBefore = request.bestBefore();
+        }
+        findings.stream().filter(f -> f.severity() == Severity.HOLD).findFirst().ifPresent(f -> {
+            jar.state = Product.State.HOLD;
+            String held = f.message() + " " + f.action();
+            jar.stateReason = jar.stateReason == null ? held : held + " " + jar.stateReason;
+            jar.heldReason = jar.stateReason;
+        });
+        return shelf.view(lots.saveAndFlush(jar), today);
+    }
+
+    /** @param harvestedOn its keeping time and its ageing count from there */
+    private Lot jarOf(
+            UUID id,
+            Taxon taxon,
+            Taxon.UsedPart part,
+            double massG,
+            Interval moisture,
+            LocalDate on,
+            LocalDate harvestedOn) {
+        Lot jar = new Lot(id);
+        jar.kind = LotKind.JAR;
+        jar.code = shelf.code("J", on);
+        jar.name = taxon.commonName() + ", "
+                + part.part().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        jar.taxonId = taxon.id();
+        jar.part = part.part();
+        jar.amount = massG;
+        jar.remaining = massG;
+        jar.moistureLow = moisture.low();
+        jar.moistureHigh = moisture.high();
+        jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
+        jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
+        jar.herbs = json.writeValueAsString(
+                List.of(new ShelfService.HerbView(taxon.id(), taxon.commonName(), part.part(), massG)));
+        jar.pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
+        jar.route = part.routes().contains(Taxon.Route.INTERNAL) && !jar.pyrrolizidine
+                ? Taxon.Route.INTERNAL
+                : Taxon.Route.EXTERNAL;
+        jar.madeOn = harvestedOn;
+        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
+                .bestBefore();
+        LocalDate release = Keeping.releasedOn(harvestedOn, part.ageingMonths());
+        if (release.isAfter(people.today())) {
+            jar.state = Product.State.HOLD;
+            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
+            jar.heldReason = jar.stateReason;
+            jar.heldUntil = release;
+        }
+        return jar;
+    }
+
+    private static Keeping.Form keepingForm(Taxon.UsedPart part) {
+        return switch (part.part()) {
+            case ROOT -> Keeping.Form.ROOT;
+            case BARK -> Keeping.Form.BARK;
+            case FLOWER, FLOWER_HEAD -> Keeping.Form.FLOWER;
+            case LEAF -> part.aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
+            case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> Keeping.Form.HERB;
+            case FRUIT -> Keeping.Form.DRIED_FRUIT;
+            case SEED -> Keeping.Form.SEED;
+        };
+    }
+}
