@@ -43,6 +43,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const taxon = useTaxon(product?.herbs[0]?.taxonId ?? '')
   const [use, setUse] = useState('')
   const [way, setWay] = useState<Request['way'] | ''>('')
+  const [skin, setSkin] = useState<NonNullable<Request['skin']>>('INTACT')
   const [ml, setMl] = useState(2)
   const [times, setTimes] = useState(3)
   const [days, setDays] = useState(21)
@@ -67,6 +68,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           lotId: lot,
           use: chosenUse || undefined,
           way: chosenWay,
+          skin: chosenWay === 'SKIN' ? skin : undefined,
           perDoseMl: ml,
           timesPerDay: times,
           pattern: pauses ? { kind: 'CYCLE', onDays, offDays } : { kind: 'DAILY' },
@@ -128,9 +130,25 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               onChange={setWay}
               choices={[
                 { value: 'MOUTH', label: 'by mouth' },
-                { value: 'SKIN', label: 'on intact skin' },
+                { value: 'SKIN', label: 'on the skin' },
               ]}
             />
+            {chosenWay === 'SKIN' && (
+              <Choose
+                label="The skin there"
+                value={skin}
+                onChange={setSkin}
+                choices={[
+                  { value: 'INTACT', label: 'is whole' },
+                  { value: 'SMALL_CLEAN_CUT', label: 'has a small clean cut' },
+                  {
+                    value: 'WOUND',
+                    label: 'is wounded',
+                    hint: 'deep, dirty, bitten, burnt, spreading, or near an eye',
+                  },
+                ]}
+              />
+            )}
             <Slider
               label="Each dose"
               unit="mL"

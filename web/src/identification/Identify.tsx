@@ -110,7 +110,7 @@ export function Identify({
         const asked = answer.data?.next?.character
         // Until the next question is known none is shown: one that jumps under a thumb gets a false answer.
         const choosing =
-          !answer.isError && (!answer.data || (answer.isPlaceholderData && !open.some((c) => c.id === asked)))
+          !answer.isError && (!answer.data || (answer.behind && !open.some((c) => c.id === asked)))
         const first = choosing ? undefined : (open.find((c) => c.id === asked) ?? open[0])
         const rest = open.filter((c) => c.id !== first?.id)
         return (

@@ -5,7 +5,7 @@ const PAUSE_MS = 150
 
 /**
  * A reckoning that follows what is being dragged or typed: waits for a short pause, cancels what was superseded, and
- * keeps showing the last answer meanwhile.
+ * keeps showing the last answer meanwhile; `behind` says that the answer shown is not yet that of the body given.
  */
 export function useLive<B, T>(
   key: string,
@@ -18,7 +18,7 @@ export function useLive<B, T>(
     const timer = setTimeout(() => setSettled(text), PAUSE_MS)
     return () => clearTimeout(timer)
   }, [text])
-  return useQuery({
+  const query = useQuery({
     queryKey: ['live', key, settled],
     queryFn: ({ signal }) => reckon(JSON.parse(settled) as B, signal),
     enabled: settled !== 'null',
@@ -26,4 +26,5 @@ export function useLive<B, T>(
     retry: false,
     staleTime: 10_000,
   })
+  return { ...query, behind: text !== settled || query.isPlaceholderData }
 }

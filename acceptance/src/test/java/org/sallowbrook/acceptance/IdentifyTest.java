@@ -96,22 +96,25 @@ public class IdentifyTest extends InBrowser {
     @Test
     public void noTwoAnswersToAQuestionLookAlike() {
         go("/field/identify");
-        Locator question = page.locator("fieldset > legend").first();
-        Locator unseeable = button("cannot see it");
-        unseeable.waitFor();
+        Locator question = page.locator("fieldset:has(button:text-is('cannot see it'))");
+        Locator over = page.getByText("Everything that can be seen at this stage has been looked at");
+        question.waitFor();
         Set<String> asked = new HashSet<>();
-        while (unseeable.count() > 0) {
-            String name = String.valueOf(question.textContent());
+        while (!over.isVisible()) {
+            String name = String.valueOf(question.locator("legend").textContent());
             org.assertj.core.api.Assertions.assertThat(asked.add(name)).as(name).isTrue();
-            Object alike = page.evaluate("""
-                    () => {
-                      const pictures = [...document.querySelector('fieldset').querySelectorAll('button > svg')]
+            Object alike = question.evaluate("""
+                    (asked) => {
+                      const pictures = [...asked.querySelectorAll('button > svg')]
                         .map((svg) => svg.innerHTML.replace(/_r_[0-9a-z]+_/g, ''))
                       return pictures.length - new Set(pictures).size
                     }""");
             org.assertj.core.api.Assertions.assertThat(alike).as(name).isEqualTo(0);
-            unseeable.click();
-            page.waitForCondition(() -> unseeable.count() == 0 || !name.equals(String.valueOf(question.textContent())));
+            button("cannot see it").click();
+            // Between two questions there is none while the next is chosen.
+            page.waitForCondition(() -> over.isVisible()
+                    || question.count() > 0
+                            && !name.equals(question.locator("legend").textContent()));
         }
         org.assertj.core.api.Assertions.assertThat(asked).hasSizeGreaterThan(30);
     }

@@ -209,4 +209,15 @@ public class ViewsTest extends InBrowser {
         assertThat(page.locator("main")).containsText("do not make up for missed doses");
         accessible("course");
     }
+
+    @Test
+    public void aWoundIsForADoctor() {
+        go("/dosing/new");
+        choose("Person", "Ilse Varga-Holm");
+        choose("Out of", "Marigold salve");
+        assertThat(page.getByText("The skin there")).isVisible();
+        choose("The skin there", "is wounded");
+        assertThat(region("Course findings")).containsText("doctor");
+        assertThat(button("Start the course")).isDisabled();
+    }
 }

@@ -145,6 +145,7 @@ public final class DosingGate {
         gate.grave();
         for (Product.Herb herb : product.herbs()) {
             gate.constituents(herb.taxon());
+            gate.intactOnly(herb);
             gate.cautions(herb.taxon());
             gate.dose(herb);
         }
@@ -254,6 +255,23 @@ public final class DosingGate {
         }
         if (intake.courseDays() > COMFREY_MOST_DAYS) {
             stop("PYRROLIZIDINE", "At most 10 days on the skin.", "Shorten the course.");
+        }
+    }
+
+    /** Comfrey and its kin, and arnica: through broken skin what poisons gets in. What nobody said counts as broken. */
+    private void intactOnly(Product.Herb herb) {
+        Set<Constituent> holds = herb.taxon().constituents();
+        boolean outsideOnly = herb.taxon()
+                .usedPart(herb.part())
+                .map(p -> !p.routes().contains(Taxon.Route.INTERNAL))
+                .orElse(true);
+        boolean getsIn = holds.contains(Constituent.PYRROLIZIDINE)
+                || holds.contains(Constituent.SESQUITERPENE_LACTONE) && outsideOnly;
+        if (intake.way() == Way.SKIN && getsIn && intake.skin() != Skin.INTACT) {
+            stop(
+                    "INTACT_ONLY",
+                    herb.taxon().commonName() + " goes on whole skin only: through a cut its poison gets in.",
+                    intake.skin() == null ? "Say how the skin is." : "Use another herb, or wait until it is closed.");
         }
     }
 

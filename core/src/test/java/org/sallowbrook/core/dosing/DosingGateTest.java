@@ -205,8 +205,10 @@ public class DosingGateTest {
     public void pyrrolizidineNeverByMouthAndHardlyOnSkin() {
         Product bottle = of(herb().holds(Constituent.PYRROLIZIDINE).build());
         assertThat(stops(check(bottle, WELL, mouth(9, 5)))).contains("PYRROLIZIDINE");
-        var tenDays = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 10, List.of(), true, false, null, null);
-        var eleven = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 11, List.of(), true, false, null, null);
+        var tenDays = new DosingGate.Intake(
+                DosingGate.Way.SKIN, null, 0, 0, 10, List.of(), true, false, DosingGate.Skin.INTACT, null);
+        var eleven = new DosingGate.Intake(
+                DosingGate.Way.SKIN, null, 0, 0, 11, List.of(), true, false, DosingGate.Skin.INTACT, null);
         assertThat(stops(check(bottle, WELL, tenDays))).isEmpty();
         assertThat(stops(check(bottle, WELL, eleven))).containsExactly("PYRROLIZIDINE");
         Person feeding = new Person("f", 30, null, null, null, true, Set.of(), Set.of(), Set.of(), null);
@@ -330,6 +332,36 @@ public class DosingGateTest {
             assertThat(stops(check(of(herb().build()), WELL, intake)).contains("WOUND"))
                     .isEqualTo(skin == DosingGate.Skin.WOUND);
         }
+    }
+
+    @DataProvider
+    public Object[][] skins() {
+        var comfrey = herb().holds(Taxon.Constituent.PYRROLIZIDINE).build();
+        var arnica = Cards.card("arnica")
+                .holds(Taxon.Constituent.SESQUITERPENE_LACTONE)
+                .part(0.3, 0.3, Set.of(Route.EXTERNAL))
+                .build();
+        var eaten = Cards.card("eaten")
+                .holds(Taxon.Constituent.SESQUITERPENE_LACTONE)
+                .part(0.3, 0.3, Set.of(Route.INTERNAL))
+                .build();
+        return new Object[][] {
+            {comfrey, DosingGate.Skin.INTACT, false},
+            {comfrey, DosingGate.Skin.SMALL_CLEAN_CUT, true},
+            {comfrey, null, true},
+            {arnica, DosingGate.Skin.INTACT, false},
+            {arnica, DosingGate.Skin.SMALL_CLEAN_CUT, true},
+            {arnica, null, true},
+            {eaten, DosingGate.Skin.SMALL_CLEAN_CUT, false},
+            {herb().build(), DosingGate.Skin.SMALL_CLEAN_CUT, false},
+        };
+    }
+
+    @Test(dataProvider = "skins")
+    public void whatPoisonsThroughACutGoesOnWholeSkinOnly(Taxon taxon, DosingGate.Skin skin, boolean stopped) {
+        var intake = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, null);
+        assertThat(stops(check(of(taxon), WELL, intake)).contains("INTACT_ONLY"))
+                .isEqualTo(stopped);
     }
 
     @Test
