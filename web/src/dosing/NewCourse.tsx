@@ -43,7 +43,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const taxon = useTaxon(product?.herbs[0]?.taxonId ?? '')
   const [use, setUse] = useState('')
   const [way, setWay] = useState<Request['way'] | ''>('')
-  const [skin, setSkin] = useState<NonNullable<Request['skin']>>('INTACT')
+  const [skin, setSkin] = useState<NonNullable<Request['skin']> | ''>('')
   const [ml, setMl] = useState(2)
   const [times, setTimes] = useState(3)
   const [days, setDays] = useState(21)
@@ -68,7 +68,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           lotId: lot,
           use: chosenUse || undefined,
           way: chosenWay,
-          skin: chosenWay === 'SKIN' ? skin : undefined,
+          skin: chosenWay === 'SKIN' && skin !== '' ? skin : undefined,
           perDoseMl: ml,
           timesPerDay: times,
           pattern: pauses ? { kind: 'CYCLE', onDays, offDays } : { kind: 'DAILY' },
