@@ -136,7 +136,7 @@ public class TracingService {
         if (seen.kind() == LotKind.STAND) {
             throw new Problem.Conflict("A stand does not mould; note it at the harvest.");
         }
-        // The version is checked and moved on, so that two pages do not both decide.
+        // Leaves the doubt as it is; only the version that the page has seen is checked.
         ShelfService.LotView lot = shelf.doubt(lotId, seen.doubt(), ifMatch);
         List<UUID> down = reach(DOWNSTREAM, lotId);
         shelf.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
