@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
-import { useTaxa, useTaxon } from '../herbarium/queries'
+import { useTaxa } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
@@ -23,7 +23,6 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
   const taxa = useTaxa()
   const [id] = useState(() => v7())
   const [taxonId, setTaxonId] = useState('')
-  const taxon = useTaxon(taxonId)
   const [part, setPart] = useState<Bought['part'] | ''>('')
   const [label, setLabel] = useState<Bought['label']>('SCIENTIFIC_NAME')
   const [mass, setMass] = useState('')
@@ -32,7 +31,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
   const [best, setBest] = useState('')
   const [place, setPlace] = useState('')
   const [mould, setMould] = useState(false)
-  const parts = taxon.data?.parts.map((p) => p.part) ?? []
+  const parts = taxa.data?.find((t) => t.id === taxonId)?.parts ?? []
   const chosen = part !== '' && parts.includes(part) ? part : parts[0]
   const save = useMutation({
     mutationFn: () => {
@@ -76,7 +75,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
             value={taxonId}
             onChange={setTaxonId}
             choices={(taxa.data ?? [])
-              .filter((t) => !t.draft && t.danger !== 'POISONOUS' && t.danger !== 'DEADLY')
+              .filter((t) => !t.draft && t.parts.length > 0)
               .map((t) => ({ value: t.id, label: t.commonName, hint: t.name }))}
           />
           <Choose
