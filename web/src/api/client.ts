@@ -37,7 +37,29 @@ const xsrf: Middleware = {
   },
 }
 
-export const api = createClient<paths>({ baseUrl: '' })
+/** Where a body holds what is no number: JSON would send it as nothing, and nothing means "not known" or "no". */
+function unreadable(value: unknown, path = ''): string[] {
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [path]
+  if (value === null || typeof value !== 'object') return []
+  return Object.entries(value).flatMap(([key, v]) =>
+    unreadable(v, Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key),
+  )
+}
+
+/** Stops at what can't be read, so that it is never saved as something else. */
+export function serialize(body: unknown): string {
+  const wrong = unreadable(body)
+  if (wrong.length > 0) {
+    throw new ProblemError({
+      status: 400,
+      detail: 'Nothing was saved: a figure can not be read.',
+      errors: wrong.map((field) => ({ field, message: 'is missing, or is not a number' })),
+    })
+  }
+  return JSON.stringify(body)
+}
+
+export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize })
 api.use(xsrf)
 
 type Outcome<T> = { data?: T; error?: unknown; response: Response }
@@ -48,7 +70,7 @@ export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
   try {
     outcome = await call
   } catch (e) {
-    if (e instanceof DOMException && e.name === 'AbortError') throw e
+    if (e instanceof ProblemError || (e instanceof DOMException && e.name === 'AbortError')) throw e
     throw new ProblemError({
       status: 0,
       detail: 'Sallowbrook does not answer. Nothing was saved; what you typed is still here. Try again.',

@@ -1,12 +1,14 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { Navigate, Outlet, useNavigate } from 'react-router'
+import { Link, Navigate, Outlet, useNavigate } from 'react-router'
 import { api, ask } from '../api/client'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
+import { ROLE } from '../ui/dictionary'
 import { Loaded } from '../ui/page'
 import { Brook, LANDINGS } from './Brook'
+import { DemoClock } from './DemoClock'
 import { switchTheme } from './theme'
 import { Tray } from './Tray'
 
@@ -18,7 +20,12 @@ export function Layout() {
     <Loaded query={session}>
       {(s) =>
         s.signedIn ? (
-          <SignedIn name={s.name ?? ''} household={s.household ?? ''} role={s.role ?? ''} />
+          <SignedIn
+            name={s.name ?? ''}
+            household={s.household ?? ''}
+            role={s.role ? ROLE[s.role] : ''}
+            demo={s.demo}
+          />
         ) : (
           <Navigate to="/sign-in" replace />
         )
@@ -27,7 +34,17 @@ export function Layout() {
   )
 }
 
-function SignedIn({ name, household, role }: { name: string; household: string; role: string }) {
+function SignedIn({
+  name,
+  household,
+  role,
+  demo,
+}: {
+  name: string
+  household: string
+  role: string
+  demo: boolean
+}) {
   const [help, setHelp] = useState(false)
   const [single, setSingle] = useState(localStorage.getItem(SINGLE_KEYS) !== 'off')
   const navigate = useNavigate()
@@ -66,11 +83,14 @@ function SignedIn({ name, household, role }: { name: string; household: string; 
         <div className="mx-auto flex max-w-7xl items-center justify-between px-4 pt-2 pb-1 text-sm">
           <p>
             <span className="text-base font-bold tracking-tight">Sallowbrook</span>
-            <span className="text-soft ml-3 hidden sm:inline">{household}</span>
+            <Link to="/household" className="text-soft ml-3 hidden underline sm:inline">
+              {household}
+            </Link>
           </p>
+          {demo && <DemoClock />}
           <p className="flex items-center gap-3">
             <span className="text-soft hidden sm:inline">
-              {name}, {role.toLowerCase()}
+              {name}, {role}
             </span>
             <button type="button" className="min-h-6 underline" onClick={switchTheme}>
               Light or dark
@@ -101,6 +121,12 @@ function SignedIn({ name, household, role }: { name: string; household: string; 
                   <dd>{l.name}</dd>
                 </div>
               ))}
+              <dt>
+                <Link to="/household" className="underline" onClick={() => setHelp(false)}>
+                  Household
+                </Link>
+              </dt>
+              <dd>members, password, backup</dd>
               <dt>
                 <kbd className="border-line border px-1">?</kbd>
               </dt>

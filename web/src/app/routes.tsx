@@ -80,6 +80,10 @@ export const router = createBrowserRouter([
         path: 'making/batches/:id',
         lazy: async () => ({ Component: (await import('../making/Batch')).Batch }),
       },
+      {
+        path: 'household',
+        lazy: async () => ({ Component: (await import('../household/Household')).Household }),
+      },
       { path: 'schools', lazy: async () => ({ Component: (await import('../household/Schools')).Schools }) },
       { path: 'dosing', lazy: async () => ({ Component: (await import('../dosing/People')).People }) },
       {

@@ -2,14 +2,18 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { ScaleReader } from '../drying/ScaleReader'
 import { Button, ButtonLink, number, NumberInput } from '../ui/controls'
+import { nowIso } from '../ui/clock'
 import { Empty, Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
 import { useToday } from './queries'
 
-type Task = Schemas['TaskView']
+type Task = Schemas['Due']
+
+/** How long a done thing stays where it was. */
+const RECEIPT_MS = 1500
 
 const HEADINGS: Record<Task['kind'], string> = {
   RACK: 'To the rack',
@@ -44,8 +48,19 @@ export function Today() {
         >
           {data.tasks.length === 0 ? (
             <Empty>
-              Nothing waits today. Begin with a stand: go to the Field, add one, and identify what grows
-              there.
+              Nothing waits today. Look at a plant in the{' '}
+              <Link to="/field" className="underline">
+                field
+              </Link>
+              , reckon something at the{' '}
+              <Link to="/making" className="underline">
+                bench
+              </Link>
+              , or put what is there on the{' '}
+              <Link to="/shelf" className="underline">
+                shelf
+              </Link>
+              .
             </Empty>
           ) : (
             <div className="gap-x-8 lg:columns-2">
@@ -96,7 +111,8 @@ function Doing({ task, today }: { task: Task; today: string }) {
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [open, setOpen] = useState(false)
-  const [amount, setAmount] = useState(task.kind === 'PRESS' ? figure(task.amount ?? 0) : '')
+  const [receipt, setReceipt] = useState(false)
+  const [amount, setAmount] = useState('')
   const path = { id: task.subjectId }
   const done = useMutation({
     mutationFn: async (): Promise<unknown> => {
@@ -109,7 +125,7 @@ function Doing({ task, today }: { task: Task; today: string }) {
           return ask(
             api.POST('/api/drying/runs/{id}/weighings', {
               params: { path },
-              body: { id, at: new Date().toISOString(), massG: number(amount), source: 'HAND' },
+              body: { id, at: nowIso(), massG: number(amount), source: 'HAND' },
             }),
           )
         case 'PRESS':
@@ -136,8 +152,22 @@ function Doing({ task, today }: { task: Task; today: string }) {
           throw new Error('done on its own page')
       }
     },
-    onSettled: () => queries.invalidateQueries(),
+    // The row stays a moment as what was done: a thumb that taps again must not meet the next one.
+    onSuccess: () => {
+      setReceipt(true)
+      setTimeout(() => void queries.invalidateQueries(), RECEIPT_MS)
+    },
+    onError: (e) => {
+      if (e instanceof ProblemError && e.problem.status === 409) void queries.invalidateQueries()
+    },
   })
+  if (receipt) {
+    return (
+      <span role="status" className="text-lichen min-h-11 py-2 font-semibold">
+        ✓ done
+      </span>
+    )
+  }
 
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
@@ -170,7 +200,8 @@ function Doing({ task, today }: { task: Task; today: string }) {
           <div className="w-40">
             <NumberInput
               label={task.kind === 'WEIGH' ? 'Weight now' : 'What came out'}
-              unit={task.kind === 'WEIGH' ? 'g' : 'mL'}
+              {...(task.unit ? { unit: task.unit } : {})}
+              {...(task.kind === 'PRESS' ? { hint: `expected about ${figure(task.amount ?? 0)}` } : {})}
               value={amount}
               onChange={setAmount}
             />

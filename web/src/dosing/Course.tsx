@@ -2,13 +2,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
 import { useLot } from '../shelf/queries'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Button, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
-import { date, figure, isoToday, lower } from '../ui/words'
+import { RELATION } from '../ui/dictionary'
+import { date, figure, isoToday } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { useCourse } from './queries'
 
@@ -35,8 +37,9 @@ function CoursePage({ course }: { course: CourseView }) {
   })
   const when =
     course.timing && course.timing.relation !== 'ANY'
-      ? `${course.timing.minutes ? `${course.timing.minutes} minutes ` : ''}${lower(course.timing.relation)}`
+      ? `${course.timing.minutes ? `${course.timing.minutes} minutes ` : ''}${RELATION[course.timing.relation]}`
       : 'at any time'
+  const ends = course.status === 'ENDED' ? 'This course was ended.' : 'This course is finished.'
   return (
     <Page
       title={`${course.person}: ${course.product}`}
@@ -53,17 +56,21 @@ function CoursePage({ course }: { course: CourseView }) {
         <Link className="underline" to={`/shelf/${course.lotId}`}>
           {course.lotCode}
         </Link>
-        , {date(course.startOn)} to {date(course.lastDay)}, {when}, {figure(course.totalMl)} mL in all
+        , {date(course.startOn)} to {date(course.lastDay)}, {when}, {figure(course.totalMl)} {course.unit} in
+        all
         {course.use ? `, for ${course.use}` : ''}.
       </p>
+      {course.status !== 'RUNNING' && <p className="mb-3 font-semibold">{ends}</p>}
       <ProblemNotice error={end.error} />
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-4">
           <Section title="Planned and taken">
             <CourseStrip days={course.days} today={today} taken={course.taken} />
             <p className="mt-2">
-              Up to today planned {figure(course.adherence.plannedMl)} mL, taken{' '}
-              <strong>{figure(course.adherence.takenMl)} mL</strong>
+              Up to today planned {figure(course.adherence.plannedMl)} {course.unit}, taken{' '}
+              <strong>
+                {figure(course.adherence.takenMl)} {course.unit}
+              </strong>
               {course.adherence.missedDays > 0 &&
                 `; nothing on ${course.adherence.missedDays === 1 ? 'one day' : `${course.adherence.missedDays} days`}`}
               .
@@ -109,20 +116,24 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   const [id] = useState(() => v7())
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
   const [other, setOther] = useState<string | null>(null)
+  const [swallowed, setSwallowed] = useState(false)
+  const reasons = useAcknowledged()
   const take = useMutation({
     mutationFn: (ml: number | undefined) =>
       ask(
         api.POST('/api/dosing/courses/{id}/doses', {
           params: { path: { id: course.id } },
-          body: { id, on: day.date, slot, ml },
+          body: { id, on: day.date, slot, ml, swallowed: swallowed || undefined, acknowledged: reasons.list },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
+    onSuccess: () => queries.invalidateQueries(),
   })
+  const refused = take.error instanceof ProblemError ? (take.error.problem.findings ?? []) : []
+  const stopped = refused.some((f) => f.severity === 'STOP' || f.severity === 'HOLD')
   if (taken) {
     return (
       <span className="bg-lichen-pale text-lichen border-lichen border-2 px-3 py-1.5 font-medium">
-        taken {figure(taken.ml)} mL
+        taken {figure(taken.ml)} {course.unit}
       </span>
     )
   }
@@ -131,10 +142,10 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
     <div className="flex flex-wrap items-center gap-2">
       <Button
         disabled={!course.dosable || take.isPending}
-        aria-label={`take ${figure(day.perDoseMl)} mL, ${which}`}
+        aria-label={`take ${figure(day.perDoseMl)} ${course.unit}, ${which}`}
         onClick={() => take.mutate(undefined)}
       >
-        take {figure(day.perDoseMl)} mL
+        take {figure(day.perDoseMl)} {course.unit}
       </Button>
       {other === null ? (
         <button
@@ -155,7 +166,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
           }}
         >
           <div className="w-36">
-            <NumberInput label="Really taken" unit="mL" value={other} onChange={setOther} />
+            <NumberInput label="Really taken" unit={course.unit} value={other} onChange={setOther} />
           </div>
           <Button type="submit" disabled={take.isPending}>
             Record it
@@ -163,6 +174,14 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
         </form>
       )}
       <ProblemNotice error={take.error} />
+      {!stopped && <Acknowledge findings={refused} reasons={reasons} />}
+      {stopped && (
+        <Toggle
+          label="It is swallowed already: keep it, so that it counts"
+          checked={swallowed}
+          onChange={setSwallowed}
+        />
+      )}
     </div>
   )
 }

@@ -7,11 +7,12 @@ import { useTaxon } from '../herbarium/queries'
 import { useKeepsTo, usePeople, useSession } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Choose, Input, Slider, Toggle } from '../ui/controls'
+import { Button, Choose, Input, number, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { date, figure, isoToday, lower, range } from '../ui/words'
+import { LOT_KIND, LOT_STATE, RELATION } from '../ui/dictionary'
+import { date, figure, isoToday, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 
 type Request = Schemas['CourseRequest']
@@ -46,18 +47,27 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [skin, setSkin] = useState<NonNullable<Request['skin']> | ''>('')
   const [ml, setMl] = useState(2)
   const [times, setTimes] = useState(3)
-  const [days, setDays] = useState(21)
+  const [ownDays, setDays] = useState<number>()
   const [onDays, setOnDays] = useState(5)
   const [offDays, setOffDays] = useState(2)
   const keepsTo = useKeepsTo()
   const [ownPauses, setPauses] = useState<boolean>()
-  const pauses = ownPauses ?? !keepsTo('CONTINUOUS')
-  const [rampDays, setRampDays] = useState(3)
+  const pauses = ownPauses ?? keepsTo('PULSED')
+  const [rampDays, setRampDays] = useState(0)
+  const [minutes, setMinutes] = useState('')
   const [relation, setRelation] = useState<Relation>('AFTER_MEAL')
   const [start, setStart] = useState(today)
   const reasons = useAcknowledged()
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
+  // As long as it keeps and lasts, three weeks at most: a tea that keeps a day is not planned for longer.
+  const keeps = product?.bestBefore
+    ? Math.floor((Date.parse(product.bestBefore) - Date.parse(start)) / 86_400_000) + 1
+    : 21
+  const lasts = product ? Math.floor(product.remaining / (ml * times)) : 21
+  const days = ownDays ?? Math.max(1, Math.min(21, keeps, lasts || 1))
+  const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
+  const unit = product?.unit ?? 'mL'
   const uses = taxon.data?.uses.map((u) => u.name) ?? []
   const chosenUse = use && uses.includes(use) ? use : (uses[0] ?? '')
   const body: Request | null =
@@ -74,7 +84,10 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           pattern: pauses ? { kind: 'CYCLE', onDays, offDays } : { kind: 'DAILY' },
           ramp: rampDays > 0 ? { startFraction: 0.5, days: rampDays } : undefined,
           courseDays: days,
-          timing: { relation, minutes: relation.endsWith('MEAL') ? 15 : undefined },
+          timing: {
+            relation,
+            minutes: timed && minutes.trim() !== '' ? number(minutes) : undefined,
+          },
           startOn: start,
           acknowledged: reasons.list,
         }
@@ -115,7 +128,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               choices={products.map((l) => ({
                 value: l.id,
                 label: `${l.name} ${l.code}`,
-                hint: `${figure(l.remaining)} ${l.unit} left, ${lower(l.state)}`,
+                hint: `${figure(l.remaining)} ${l.unit} left, ${LOT_STATE[l.state]}`,
               }))}
             />
             <Choose
@@ -151,7 +164,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
             )}
             <Slider
               label="Each dose"
-              unit="mL"
+              unit={unit}
               value={ml}
               min={0.5}
               max={product?.kind === 'FLASK' ? 250 : 20}
@@ -196,8 +209,17 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               label="When"
               value={relation}
               onChange={setRelation}
-              choices={RELATIONS.map((r) => ({ value: r, label: r === 'ANY' ? 'any time' : lower(r) }))}
+              choices={RELATIONS.map((r) => ({ value: r, label: RELATION[r] }))}
             />
+            {timed && (
+              <NumberInput
+                label={`Minutes ${RELATION[relation]}`}
+                hint="leave it empty where it does not matter"
+                unit="min"
+                value={minutes}
+                onChange={setMinutes}
+              />
+            )}
             <Input
               label="From"
               type="date"
@@ -222,8 +244,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               <Figure
                 label="Needed"
                 value={figure(plan?.totalMl ?? NaN)}
-                unit="mL"
-                note={`${figure(plan?.bottleMl ?? NaN)} mL in the bottle${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
+                unit={unit}
+                note={`${figure(plan?.bottleMl ?? NaN)} ${unit} in the ${product ? LOT_KIND[product.kind] : 'bottle'}${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
               />
               {plan?.driedGPerDay && (
                 <Figure label="Dried herb a day" value={range(plan.driedGPerDay)} unit="g" />

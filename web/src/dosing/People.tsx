@@ -1,8 +1,11 @@
 import { Link } from 'react-router'
+import { api, ask } from '../api/client'
 import { usePeople } from '../household/queries'
 import { ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, SafetyLine, Section } from '../ui/page'
-import { date, lower } from '../ui/words'
+import { Past } from '../ui/Past'
+import { CONDITION, MEDICINE } from '../ui/dictionary'
+import { date } from '../ui/words'
 import { useCourses } from './queries'
 
 export function People() {
@@ -40,7 +43,10 @@ export function People() {
                       </p>
                       {(p.medicines.length > 0 || p.conditions.length > 0) && (
                         <p className="text-amber text-sm font-medium">
-                          {[...p.medicines, ...p.conditions].map(lower).join(', ')}
+                          {[
+                            ...p.medicines.map((m) => MEDICINE[m]),
+                            ...p.conditions.map((c) => CONDITION[c]),
+                          ].join(', ')}
                         </p>
                       )}
                     </li>
@@ -65,17 +71,19 @@ export function People() {
                       <p className="text-soft text-sm">
                         {c.lotCode}, {date(c.startOn)} to {date(c.lastDay)}
                       </p>
-                      {!c.dosable && (
-                        <strong className="text-madder">
-                          {c.status === 'ENDED' ? 'ended' : 'held back: open it to see why'}
-                        </strong>
-                      )}
+                      {!c.dosable && <strong className="text-madder">held back: open it to see why</strong>}
                     </li>
                   ))}
                 </ul>
               )
             }
           </Loaded>
+          <Past
+            title="Courses that are over"
+            name="courses"
+            load={(page) => ask(api.GET('/api/dosing/courses/past', { params: { query: { page } } }))}
+            to={(id) => `/dosing/courses/${id}`}
+          />
         </Section>
       </div>
       <div className="mt-4">

@@ -4,8 +4,11 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { Button, Input, number, NumberInput } from '../ui/controls'
+import { nowIso } from '../ui/clock'
 import { Empty, Loaded, Page, ProblemNotice, RangeBar, Section } from '../ui/page'
-import { date, figure, hours, lower, range } from '../ui/words'
+import { Past } from '../ui/Past'
+import { PART } from '../ui/dictionary'
+import { date, figure, hours, range } from '../ui/words'
 import { useRuns, useWaiting } from './queries'
 
 type RunView = Schemas['RunView']
@@ -20,12 +23,11 @@ export function Rack() {
         <Section title="Drying now">
           <Loaded query={runs}>
             {(all) => {
-              const drying = all.filter((r) => r.status === 'DRYING')
-              return drying.length === 0 ? (
+              return all.length === 0 ? (
                 <Empty>Nothing on the rack. Put a harvest on it from the list beside this.</Empty>
               ) : (
                 <ul>
-                  {drying.map((r) => (
+                  {all.map((r) => (
                     <RunRow key={r.id} run={r} />
                   ))}
                 </ul>
@@ -49,27 +51,12 @@ export function Rack() {
           </Loaded>
         </Section>
       </div>
-      <div className="mt-4">
-        <Section title="Dried before">
-          <Loaded query={runs}>
-            {(all) => (
-              <ul className="text-sm">
-                {all
-                  .filter((r) => r.status !== 'DRYING')
-                  .map((r) => (
-                    <li key={r.id} className="border-line border-b py-1">
-                      <Link className="underline" to={`/drying/${r.id}`}>
-                        {r.commonName}, {lower(r.part)}
-                      </Link>{' '}
-                      {r.code}, from {date(r.startedAt)}:{' '}
-                      {r.status === 'JARRED' ? 'in its jar' : 'thrown away for mould'}
-                    </li>
-                  ))}
-              </ul>
-            )}
-          </Loaded>
-        </Section>
-      </div>
+      <Past
+        title="Dried before"
+        name="runs"
+        load={(page) => ask(api.GET('/api/drying/runs/past', { params: { query: { page } } }))}
+        to={(id) => `/drying/${id}`}
+      />
     </Page>
   )
 }
@@ -80,7 +67,7 @@ function RunRow({ run }: { run: RunView }) {
     <li className="border-line border-b py-2">
       <div className="flex items-baseline justify-between gap-3">
         <Link to={`/drying/${run.id}`} className="text-lg font-medium underline">
-          {run.commonName}, {lower(run.part)}
+          {run.commonName}, {PART[run.part]}
         </Link>
         <span className="text-soft text-sm">
           {run.rack} · {run.code}
@@ -131,7 +118,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
             id,
             harvestId: harvest.id,
             rack,
-            at: new Date().toISOString(),
+            at: nowIso(),
             freshG: number(fresh),
             moisture: low || high ? { low: number(low) / 100, high: number(high) / 100 } : undefined,
             temperatureC: temperature ? number(temperature) : undefined,
@@ -151,7 +138,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
       <div className="flex flex-wrap items-center justify-between gap-2">
         <div>
           <p className="font-medium">
-            {figure(harvest.massG)} g {harvest.commonName}, {lower(harvest.part)}
+            {figure(harvest.massG)} g {harvest.commonName}, {PART[harvest.part]}
           </p>
           <p className="text-soft text-sm">
             {harvest.code} · {date(harvest.on)} · {harvest.standName}

@@ -4,10 +4,12 @@ import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { nowIso } from '../ui/clock'
 import { Findings } from '../ui/Findings'
 import { Mould } from '../ui/Mould'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date, figure, hours, isoToday, lower, range } from '../ui/words'
+import { PART } from '../ui/dictionary'
+import { date, figure, hours, isoToday, range } from '../ui/words'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
 
@@ -25,7 +27,7 @@ export function Run() {
 function RunPage({ run }: { run: RunView }) {
   const drying = run.status === 'DRYING'
   return (
-    <Page title={`${run.commonName}, ${lower(run.part)} on ${run.rack}`}>
+    <Page title={`${run.commonName}, ${PART[run.part]} on ${run.rack}`}>
       <div className="grid gap-4 lg:grid-cols-[17rem_minmax(0,1fr)_19rem]">
         <div className="space-y-4">
           {drying && <Weigh run={run} />}
@@ -113,7 +115,7 @@ function Weigh({ run }: { run: RunView }) {
           params: { path: { id: run.id } },
           body: {
             id,
-            at: new Date().toISOString(),
+            at: nowIso(),
             massG: number(mass),
             source: fromScale ? 'SCALE' : 'HAND',
           },
@@ -185,7 +187,7 @@ function Condition({ run }: { run: RunView }) {
             relativeHumidity: humidity ? number(humidity) / 100 : undefined,
             physicalTest: test === 'NONE' ? undefined : test,
             working,
-            at: new Date().toISOString(),
+            at: nowIso(),
           },
         }),
       ),

@@ -1,15 +1,15 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { api, ask } from '../api/client'
 import { Button, ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
-import { date, figure, lower } from '../ui/words'
-import { useHarvests, useStands } from './queries'
+import { Past } from '../ui/Past'
+import { useStands } from './queries'
 import { StandForm } from './StandForm'
 import { StandVerdict } from './Verdict'
 
 export function Field() {
   const stands = useStands()
-  const harvests = useHarvests()
   const [adding, setAdding] = useState(false)
   return (
     <Page
@@ -60,28 +60,13 @@ export function Field() {
             }
           </Loaded>
         </Section>
-        <Section title="Harvests">
-          <Loaded query={harvests}>
-            {(all) =>
-              all.length === 0 ? (
-                <Empty>Nothing harvested yet.</Empty>
-              ) : (
-                <ul>
-                  {all.map((h) => (
-                    <li key={h.id} className="border-line border-b py-1.5">
-                      <span className="font-medium">
-                        {figure(h.massG)} g {h.commonName}, {lower(h.part)}
-                      </span>
-                      <p className="text-soft text-sm">
-                        {date(h.on)} · {h.code} · {h.standName} · {h.weather} · {h.pickedBy}
-                      </p>
-                    </li>
-                  ))}
-                </ul>
-              )
-            }
-          </Loaded>
-        </Section>
+        <Past
+          title="Harvests"
+          name="harvests"
+          open
+          load={(page) => ask(api.GET('/api/field/harvests', { params: { query: { page } } }))}
+          to={(id) => `/shelf/${id}`}
+        />
       </div>
     </Page>
   )

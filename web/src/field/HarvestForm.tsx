@@ -10,7 +10,8 @@ import { Button, Choose, Input, number, NumberInput, Slider, Toggle } from '../u
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { figure, isoToday, lower } from '../ui/words'
+import { PART, STAGE } from '../ui/dictionary'
+import { figure, isoToday } from '../ui/words'
 import { useStand } from './queries'
 import { useTags } from './Tags'
 
@@ -108,7 +109,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
                 setPart(p)
                 setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
               }}
-              choices={parts.map((p) => ({ value: p, label: lower(p) }))}
+              choices={parts.map((p) => ({ value: p, label: PART[p] }))}
             />
             {used && (
               <p className="text-soft text-sm">
@@ -119,7 +120,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               label="Stage of the plant"
               value={stage}
               onChange={setStage}
-              choices={taxon.months.map((m) => ({ value: m.stage, label: lower(m.stage) }))}
+              choices={taxon.months.map((m) => ({ value: m.stage, label: STAGE[m.stage] }))}
             />
             {(tags.data ?? []).length > 0 && (
               <Choose

@@ -62,7 +62,14 @@ function IdentifyPage({
       await ask(
         api.POST('/api/field/stands/{id}/identifications', {
           params: { path: { id: stand.id } },
-          body: { ...seen, ...kept, id },
+          body: {
+            on: seen.on,
+            stage: seen.stage,
+            conditions: seen.conditions,
+            observations: seen.observations,
+            ...kept,
+            id,
+          },
         }),
       )
       await sendPictures(stand.id, pictures, { takenOn: seen.on, identificationId: id })

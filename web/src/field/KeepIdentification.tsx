@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { Answer, Seen } from '../identification/Identify'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice } from '../ui/page'
-import { lower } from '../ui/words'
+import { VERDICT } from '../ui/dictionary'
 import { NONE, PictureField, type Chosen } from './PictureField'
 
 export interface Kept {
@@ -58,7 +58,7 @@ export function KeepIdentification({
       <PictureField label="Pictures of what you saw" chosen={pictures} onChange={setPictures} />
       <ProblemNotice error={error} />
       <Button kind="main" type="submit" disabled={busy || seen.observations.length === 0}>
-        Keep this verdict{answer ? `: ${lower(answer.verdict.status)}` : ''}
+        Keep this verdict{answer ? `: ${VERDICT[answer.verdict.status]}` : ''}
       </Button>
     </form>
   )

@@ -6,7 +6,8 @@ import { useCharacters } from '../herbarium/queries'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date, lower } from '../ui/words'
+import { GROUND, PERMISSION, PLENTY, STAGE, VERDICT } from '../ui/dictionary'
+import { date } from '../ui/words'
 import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
 import { StandForm } from './StandForm'
@@ -74,8 +75,8 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
   return (
     <>
       <p>
-        {date(look.on)}, {lower(look.stage)}, by {look.identifiedBy}
-        {look.secondObserver ? ` and ${look.secondObserver}` : ''}: <strong>{lower(look.status)}</strong>
+        {date(look.on)}, {STAGE[look.stage]}, by {look.identifiedBy}
+        {look.secondObserver ? ` and ${look.secondObserver}` : ''}: <strong>{VERDICT[look.status]}</strong>
         {look.genus ? `, the genus ${look.genus}` : ''}
         {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${look.taxonId}` : ''}
       </p>
@@ -126,7 +127,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
         <Looks stand={stand} />
         <Section title="Ground">
           <p>
-            {lower(stand.ground)} ground, {lower(stand.permission)}, {lower(stand.plenty)}
+            {GROUND[stand.ground]}, {PERMISSION[stand.permission]}, {PLENTY[stand.plenty]}
             {stand.protectedSpecies ? ', protected' : ''}
             {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
           </p>

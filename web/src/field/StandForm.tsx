@@ -19,8 +19,20 @@ const form = z.object({
   plenty: z.enum(['PLENTIFUL', 'FAIR', 'SCARCE', 'DECLINING']),
   protectedSpecies: z.boolean(),
   neighbour: z.string().max(120),
+  reason: z.string().max(300),
 })
 type Values = z.infer<typeof form>
+
+const LABELS: Record<string, string> = {
+  taxonId: 'Plant',
+  name: 'Name',
+  place: 'Place',
+  ground: 'Ground',
+  permission: 'Whose land',
+  plenty: 'How much there is',
+  protectedSpecies: 'Protected',
+  neighbour: 'Toxic plant within it',
+}
 
 const GROUND = [
   { value: 'CLEAN', label: 'clean' },
@@ -57,11 +69,12 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       plenty: stand?.plenty ?? 'FAIR',
       protectedSpecies: stand?.protectedSpecies ?? false,
       neighbour: stand?.neighbour ?? '',
+      reason: '',
     },
   })
   const save = useMutation({
     mutationFn: ({ v, version }: { v: Values; version: number }) => {
-      const body = { ...v, id, neighbour: v.neighbour || undefined }
+      const body = { ...v, id, neighbour: v.neighbour || undefined, reason: v.reason || undefined }
       return stand
         ? ask(
             api.PUT('/api/field/stands/{id}', {
@@ -152,11 +165,27 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
           />
         </div>
         <div className="mt-3 space-y-3">
+          {stand && (
+            <Input
+              label="Why"
+              hint="needed to call it clean, allowed, unprotected, plentiful or free of a toxic neighbour again"
+              {...f.register('reason')}
+              error={errors.reason?.message}
+            />
+          )}
           <ProblemNotice error={save.error} />
           <WhatChanged
             error={save.error}
-            before={seen.stand}
-            onMine={(version) => save.mutate({ v: f.getValues(), version })}
+            before={seen.stand && { ...seen.stand, neighbour: seen.stand.neighbour ?? '' }}
+            mine={f.getValues()}
+            labels={LABELS}
+            onMerged={(fields, version) => {
+              const v = { ...f.getValues(), ...fields } as Values
+              save.mutate({
+                v: { ...v, neighbour: v.neighbour ?? '', reason: f.getValues('reason') },
+                version,
+              })
+            }}
           />
           <Button kind="main" type="submit" disabled={save.isPending}>
             Save the stand

@@ -7,7 +7,8 @@ import { useSession } from '../household/queries'
 import { Identify, STAGES, type Answer, type Group, type Seen } from '../identification/Identify'
 import { Choose, Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
-import { isoToday, lower } from '../ui/words'
+import { GROUP } from '../ui/dictionary'
+import { isoToday } from '../ui/words'
 import { KeepIdentification, type Kept } from './KeepIdentification'
 import { sendPictures, type Chosen } from './PictureField'
 import { useStands } from './queries'
@@ -87,7 +88,7 @@ function Ask({ today, region }: { today: string; region: string }) {
             value={group}
             choices={(Object.keys(STAGES) as Group[]).map((g) => ({
               value: g,
-              label: g === 'PLANT' ? 'seed plant' : lower(g),
+              label: GROUP[g],
             }))}
             onChange={(g) => {
               setGroup(g)

@@ -10,9 +10,6 @@ export const useStand = (id: string) =>
     queryFn: () => ask(api.GET('/api/field/stands/{id}', { params: { path: { id } } })),
   })
 
-export const useHarvests = () =>
-  useQuery({ queryKey: ['harvests'], queryFn: () => ask(api.GET('/api/field/harvests')) })
-
 export const usePhotos = (standId: string) =>
   useQuery({
     queryKey: ['photos', standId],

@@ -4,7 +4,8 @@ import { Button, Choose } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Loaded, Page, SafetyLine } from '../ui/page'
 import { useTray } from '../ui/tray'
-import { lower, title } from '../ui/words'
+import { STAGE } from '../ui/dictionary'
+import { capital } from '../ui/words'
 import { PlantDrawing, usualStates } from './drawing'
 import { useComparison, useTaxa, useTaxon } from './queries'
 import { Tells } from './Tells'
@@ -46,7 +47,7 @@ function Sheet({ t }: { t: TaxonView }) {
           <Choose
             label="It is now"
             value={stage}
-            choices={stages.map((s) => ({ value: s, label: lower(s) }))}
+            choices={stages.map((s) => ({ value: s, label: STAGE[s] }))}
             onChange={(s) => set({ stage: s })}
           />
         </div>
@@ -61,7 +62,7 @@ function Sheet({ t }: { t: TaxonView }) {
           />
         </div>
       </div>
-      <p className="mb-3 hidden print:block">{title(stage)}</p>
+      <p className="mb-3 hidden print:block">{capital(STAGE[stage])}</p>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-[repeat(auto-fit,minmax(17rem,1fr))]">
         <Column t={t} stage={stage} />
         {others.map((o) => (
@@ -96,9 +97,9 @@ function Column({ t, stage, children }: { t: TaxonView; stage: Stage; children?:
       <PlantDrawing
         characters={usualStates(t.characters, stage)}
         stage={stage}
-        label={`${t.commonNames[0] ?? t.name}, ${lower(stage)}`}
+        label={`${t.commonNames[0] ?? t.name}, ${STAGE[stage]}`}
       />
-      {!here && <p className="text-soft text-sm">Seldom seen {lower(stage)}.</p>}
+      {!here && <p className="text-soft text-sm">Seldom seen {STAGE[stage]}.</p>}
       <p className="text-soft text-sm">{t.habitat}</p>
       {children}
     </section>

@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client'
 import { Danger } from '../ui/Danger'
 import { ButtonLink, Choose, Input } from '../ui/controls'
 import { Empty, Loaded, Page } from '../ui/page'
-import { lower } from '../ui/words'
+import { STAGE } from '../ui/dictionary'
 import { PlantDrawing } from './drawing'
 import { useDrawings, useTaxa } from './queries'
 
@@ -84,7 +84,7 @@ export function Herbarium() {
                           <PlantDrawing
                             characters={d.states}
                             stage={d.stage}
-                            label={`${t.commonName}, ${lower(d.stage)}`}
+                            label={`${t.commonName}, ${STAGE[d.stage]}`}
                           />
                         )}
                       </div>

@@ -5,7 +5,8 @@ import { api, ask, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
 import { Button, Choose, Input } from '../ui/controls'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
-import { lower, month } from '../ui/words'
+import { DANGER, GROUP, ORGAN, STAGE, type Stage } from '../ui/dictionary'
+import { month } from '../ui/words'
 import { PlantDrawing } from './drawing'
 import { listOf } from './Edit'
 import { useCharacters, useTaxa } from './queries'
@@ -181,7 +182,7 @@ function Form({ all }: { all: Character[] }) {
                   value={group}
                   choices={(Object.keys(STAGES) as Group[]).map((g) => ({
                     value: g,
-                    label: g === 'PLANT' ? 'seed plant' : lower(g),
+                    label: GROUP[g],
                   }))}
                   onChange={(g) => {
                     setGroup(g)
@@ -194,7 +195,7 @@ function Form({ all }: { all: Character[] }) {
                   value={danger}
                   choices={(['HARMLESS', 'WEAKER', 'IRRITANT', 'POISONOUS', 'DEADLY'] as const).map((d) => ({
                     value: d,
-                    label: lower(d),
+                    label: DANGER[d],
                   }))}
                   onChange={setDanger}
                 />
@@ -252,7 +253,7 @@ function Form({ all }: { all: Character[] }) {
               {organs.map((o) => (
                 <details key={o} className="border-line border-b py-1">
                   <summary className="min-h-7 cursor-pointer font-semibold">
-                    {lower(o)}{' '}
+                    {ORGAN[o]}{' '}
                     <span className="text-soft font-normal">
                       {visible.filter((c) => c.organ === o && states[c.id]).length} of{' '}
                       {visible.filter((c) => c.organ === o).length}
@@ -306,13 +307,13 @@ function Months({
   value,
   onChange,
 }: {
-  stage: string
+  stage: Stage
   value: number[]
   onChange: (m: number[]) => void
 }) {
   return (
     <fieldset className="mb-2">
-      <legend className="text-soft text-sm font-medium">{lower(stage)}</legend>
+      <legend className="text-soft text-sm font-medium">{STAGE[stage]}</legend>
       <div className="grid grid-cols-6 sm:grid-cols-12">
         {Array.from({ length: 12 }, (_, i) => i + 1).map((m) => (
           <button

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
-import { figure, lower, month, range, title } from '../ui/words'
+import { FROST, PART, ROUTE, TEA_METHOD } from '../ui/dictionary'
+import { capital, figure, month, range } from '../ui/words'
 import { Edit, numberOf, rangeOf, withPart } from './Edit'
 import { Sourced } from './Sourced'
 
@@ -18,7 +19,7 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
   ) => (
     <Edit
       taxon={t.id}
-      label={`${label} of the ${lower(p.part)}`}
+      label={`${label} of the ${PART[p.part]}`}
       value={value}
       kind={kind}
       {...(unit ? { unit } : {})}
@@ -31,13 +32,13 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
   return (
     <div className="border-line mb-3 border-l-2 pl-3">
       <h3 className="font-semibold">
-        {title(p.part)}, {p.routes.map(lower).join(' and ')} use
+        {capital(PART[p.part])}, {p.routes.map((r) => ROUTE[r]).join(' and ')}
       </h3>
       <p>{edit('moment', p.moment, p.moment, (moment) => ({ moment }), 'text')}</p>
       <p className="text-soft text-sm">
         {p.months.map(month).join(', ')}
         {p.leastAgeYears ? ` · plants of ${p.leastAgeYears} years or more` : ''}
-        {p.frost ? ` · ${p.frost === 'EITHER' ? 'before or after' : lower(p.frost)} frost` : ''}
+        {p.frost ? ` · ${FROST[p.frost]}` : ''}
         {p.ageingMonths ? ` · rests ${p.ageingMonths} months after drying` : ''}
       </p>
       <p className="text-sm">
@@ -100,13 +101,14 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
       )}
       {p.tea && (
         <p>
-          {title(p.tea.method)}, {figure(p.tea.gramsPerCup)} g to {figure(p.tea.cupMl)} mL,{' '}
-          {figure(p.tea.minutes)} minutes. <Sourced source={p.tea.source} taxon={t.id} checks={checks} />
+          {capital(TEA_METHOD[p.tea.method as keyof typeof TEA_METHOD])}, {figure(p.tea.gramsPerCup)} g to{' '}
+          {figure(p.tea.cupMl)} mL, {figure(p.tea.minutes)} minutes.{' '}
+          <Sourced source={p.tea.source} taxon={t.id} checks={checks} />
         </p>
       )}
       {p.doses.map((d) => (
         <p key={d.use + d.form}>
-          {title(d.use)}, {d.form}: <strong>{range(d.driedGPerDay)} g</strong> of dried herb a day from{' '}
+          {capital(d.use)}, {d.form}: <strong>{range(d.driedGPerDay)} g</strong> of dried herb a day from{' '}
           {d.fromAgeYears} years{d.mostDays ? `, at most ${d.mostDays} days` : ''}.{' '}
           <Sourced source={d.source} taxon={t.id} checks={checks} />
         </p>

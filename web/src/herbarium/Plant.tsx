@@ -6,7 +6,20 @@ import { Button, ButtonLink } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Empty, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { tray } from '../ui/tray'
-import { lower, title } from '../ui/words'
+import {
+  CAUTION_STATUS,
+  CONSTITUENT,
+  FREQUENCY,
+  HAZARD,
+  LOOKING,
+  ORIGIN,
+  POTENCY,
+  ROUTE,
+  STAGE,
+  about,
+  type Stage,
+} from '../ui/dictionary'
+import { capital } from '../ui/words'
 import { PlantDrawing, usualStates } from './drawing'
 import { Edit, Editing, listOf } from './Edit'
 import { PartOfPlant } from './PartOfPlant'
@@ -61,7 +74,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
               <PlantDrawing
                 characters={usualStates(t.characters, stage)}
                 stage={stage}
-                label={`Drawing of ${name}, ${lower(stage)}, from its characters`}
+                label={`Drawing of ${name}, ${STAGE[stage]}, from its characters`}
               />
               <Year taxon={t} stage={stage} onStage={setStage} />
             </Section>
@@ -98,7 +111,7 @@ function Names({ t }: { t: TaxonView }) {
     <div className="mb-3">
       <p>
         <span className="font-plant text-lg italic">{t.name}</span> {t.author} · {t.family} · {t.lifeForm},{' '}
-        {lower(t.origin)} · <Danger level={t.danger} />
+        {ORIGIN[t.origin]} · <Danger level={t.danger} />
       </p>
       <p className="text-soft text-sm">
         <Edit
@@ -144,7 +157,7 @@ function Place({ t }: { t: TaxonView }) {
       <ul className="mt-1">
         {t.hazards.map((h) => (
           <li key={h.kind} className="text-sm">
-            <strong className="text-amber">{title(h.kind)}:</strong> {h.words}
+            <strong className="text-amber">{HAZARD[h.kind]}:</strong> {h.words}
           </li>
         ))}
       </ul>
@@ -178,7 +191,7 @@ function LookAlikes({ t }: { t: TaxonView }) {
           <p>{l.tells}</p>
           <p className="text-soft text-sm">
             {l.tellable.length > 0
-              ? `Can be told when ${l.tellable.map(lower).join(', ')}.`
+              ? `Can be told when ${l.tellable.map((s) => STAGE[s]).join(', ')}.`
               : 'Six characters never tell them apart; look for the decisive ones.'}
           </p>
         </div>
@@ -200,7 +213,7 @@ function Uses({ t, checks }: { t: TaxonView; checks: Check[] }) {
               </strong>
             ) : (
               <strong>
-                {title(u.name)} ({lower(u.route)}, {lower(u.potency)})
+                {capital(u.name)} ({ROUTE[u.route]}, {POTENCY[u.potency]})
               </strong>
             )}{' '}
             <Sourced source={u.source} taxon={t.id} checks={checks} />
@@ -213,7 +226,7 @@ function Uses({ t, checks }: { t: TaxonView; checks: Check[] }) {
         </p>
       ))}
       {t.constituents.length > 0 && (
-        <p className="text-soft mt-1 text-sm">holds {t.constituents.map(lower).join(', ')}</p>
+        <p className="text-soft mt-1 text-sm">holds {t.constituents.map((c) => CONSTITUENT[c]).join(', ')}</p>
       )}
     </Section>
   )
@@ -229,8 +242,7 @@ function Cautions({ t, checks }: { t: TaxonView; checks: Check[] }) {
         {t.cautions.map((c) => (
           <li key={c.subject + c.value}>
             <strong>
-              {title(c.subject)}
-              {c.value && ` ${lower(c.value)}`}: {lower(c.status)}
+              {about(c)}: {CAUTION_STATUS[c.status]}
             </strong>{' '}
             {c.effect}. <Sourced source={c.source} taxon={t.id} checks={checks} />
           </li>
@@ -240,18 +252,18 @@ function Cautions({ t, checks }: { t: TaxonView; checks: Check[] }) {
   )
 }
 
-function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: string; checks: Check[] }) {
+function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks: Check[] }) {
   const shown = t.characters.filter((c) => c.stages.some((s) => s === stage))
   return (
-    <Section title={`Characters, ${lower(stage)}`}>
+    <Section title={`Characters, ${STAGE[stage]}`}>
       <dl className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-3 gap-y-1 text-sm">
         {shown.map((c) => (
           <div key={c.character + c.stages.join() + c.under.join()} className="contents">
             <dt className="text-soft">
               {c.name}
-              {c.under.length > 0 && `, ${c.under.map(lower).join(' and ')}`}
+              {c.under.length > 0 && `, ${c.under.map((u) => LOOKING[u]).join(' and ')}`}
             </dt>
-            <dd>{c.states.map((s) => `${lower(s.frequency)} ${s.words}`).join('; ')}</dd>
+            <dd>{c.states.map((s) => `${FREQUENCY[s.frequency]} ${s.words}`).join('; ')}</dd>
           </div>
         ))}
       </dl>

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice } from '../ui/page'
-import { lower } from '../ui/words'
+import { EVIDENCE } from '../ui/dictionary'
 
 type Source = Schemas['SourceView']
 type Check = Schemas['CheckView']
@@ -14,7 +14,7 @@ export function Sourced({ source, taxon, checks }: { source: Source; taxon: stri
   const check = checks.find((c) => c.figure === source.figure)
   return (
     <span className="text-soft text-sm">
-      {source.title}, {source.year}; {lower(source.evidence)};{' '}
+      {source.title}, {source.year}; {EVIDENCE[source.evidence]};{' '}
       {check ? (
         <strong className="text-lichen">
           ✓ checked by {check.checkedBy} in {check.book}, p. {check.page}

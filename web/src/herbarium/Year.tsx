@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
-import { lower, month } from '../ui/words'
+import { PART, STAGE } from '../ui/dictionary'
+import { month } from '../ui/words'
 
 type Taxon = Schemas['TaxonView']
 type Stage = Taxon['months'][number]['stage']
@@ -45,7 +46,7 @@ export function Year({
                 className={`min-h-7 underline ${s.stage === stage ? 'text-water font-bold' : ''}`}
                 onClick={() => onStage(s.stage)}
               >
-                {lower(s.stage)}
+                {STAGE[s.stage]}
               </button>
             </th>
             {row(s.months, s.stage === stage ? 'bg-water' : 'bg-lichen')}
@@ -54,7 +55,7 @@ export function Year({
         {taxon.parts.map((p) => (
           <tr key={p.part}>
             <th scope="row" className="text-left font-semibold">
-              gather {lower(p.part)}
+              gather {PART[p.part]}
             </th>
             {row(p.months, 'bg-amber')}
           </tr>

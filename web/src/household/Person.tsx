@@ -3,49 +3,47 @@ import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
-import { Button, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { CONDITION, MEDICINE, type Condition, type Medicine } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
-import { lower } from '../ui/words'
-import { usePeople } from './queries'
+import { useFamilies, usePeople } from './queries'
 
 type PersonView = Schemas['PersonView']
-type Condition = PersonView['conditions'][number]
-type Medicine = PersonView['medicines'][number]
+type Body = Schemas['PersonRequest']
 
-const CONDITIONS: Condition[] = [
-  'ACTIVE_ULCER',
-  'SALICYLATE_ALLERGY',
-  'LOW_BLOOD_PRESSURE',
-  'STOMACH_INFLAMMATION',
-  'GALLSTONES',
-  'LIVER_DISEASE',
-  'KIDNEY_DISEASE',
-  'THYROID_DISEASE',
-  'BOWEL_OBSTRUCTION',
-  'LOW_POTASSIUM',
-  'ASTHMA',
-  'FLUID_RETENTION',
-  'RECOVERY_FROM_DRINK',
-]
-const MEDICINES: Medicine[] = [
-  'ANTICOAGULANT',
-  'ANTIPLATELET',
-  'SEDATIVE',
-  'ANTIEPILEPTIC',
-  'IMMUNOSUPPRESSANT',
-  'CONTRACEPTIVE',
-  'ANTIRETROVIRAL',
-  'DIGOXIN',
-  'HEART_RHYTHM',
-  'LITHIUM',
-  'ANTIDEPRESSANT',
-  'DIABETES',
-  'BLOOD_PRESSURE',
-  'DIURETIC',
-  'ANTI_INFLAMMATORY',
-  'ALCOHOL_REACTING',
-]
+const CONDITIONS = Object.keys(CONDITION) as Condition[]
+const MEDICINES = Object.keys(MEDICINE) as Medicine[]
+
+const LABELS: Record<string, string> = {
+  name: 'Name',
+  bornOn: 'Born on',
+  weightKg: 'Weight',
+  heightCm: 'Height',
+  trimester: 'Pregnancy',
+  breastFeeding: 'Breast-feeding',
+  conditions: 'Conditions',
+  medicines: 'Medicines',
+  allergyFamilies: 'Allergies',
+  operationOn: 'Operation',
+  recipient: 'Lives elsewhere',
+}
+
+const say = (field: string, value: unknown): string => {
+  if (field === 'medicines') return (value as Medicine[]).map((m) => MEDICINE[m]).join(', ') || 'none'
+  if (field === 'conditions') return (value as Condition[]).map((c) => CONDITION[c]).join(', ') || 'none'
+  if (field === 'allergyFamilies') return (value as string[]).join(', ') || 'none'
+  if (value === undefined || value === null || value === '') return 'empty'
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return String(value)
+}
+
+const TRIMESTERS = [
+  { value: 'NO', label: 'not pregnant' },
+  { value: '1', label: 'first trimester', hint: 'to the end of week 12' },
+  { value: '2', label: 'second trimester', hint: 'weeks 13 to 27' },
+  { value: '3', label: 'third trimester', hint: 'from week 28' },
+] as const
 
 export function Person() {
   const { id } = useParams()
@@ -76,42 +74,41 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
   const [bornOn, setBornOn] = useState(person?.bornOn ?? '')
   const [weight, setWeight] = useState(person?.weightKg?.toString() ?? '')
   const [height, setHeight] = useState(person?.heightCm?.toString() ?? '')
-  const [trimester, setTrimester] = useState(person?.trimester?.toString() ?? '')
+  const [trimester, setTrimester] = useState<(typeof TRIMESTERS)[number]['value']>(
+    (person?.trimester?.toString() as '1' | undefined) ?? 'NO',
+  )
   const [operation, setOperation] = useState(person?.operationOn ?? '')
   const [feeding, setFeeding] = useState(person?.breastFeeding ?? false)
   const [recipient, setRecipient] = useState(person?.recipient ?? false)
   const [conditions, setConditions] = useState(person?.conditions ?? [])
   const [medicines, setMedicines] = useState(person?.medicines ?? [])
-  const [families, setFamilies] = useState(person?.allergyFamilies.join(', ') ?? '')
+  const [families, setFamilies] = useState(person?.allergyFamilies ?? [])
+  const known = useFamilies()
 
+  const body = (): Body => ({
+    id,
+    name,
+    bornOn,
+    weightKg: weight.trim() === '' ? undefined : number(weight),
+    heightCm: height.trim() === '' ? undefined : number(height),
+    trimester: trimester === 'NO' ? undefined : Number(trimester),
+    breastFeeding: feeding,
+    conditions,
+    medicines,
+    allergyFamilies: families,
+    operationOn: operation || undefined,
+    recipient,
+  })
   const save = useMutation({
-    mutationFn: (version: number) => {
-      const body = {
-        id,
-        name,
-        bornOn,
-        weightKg: weight === '' ? undefined : number(weight),
-        heightCm: height === '' ? undefined : number(height),
-        trimester: trimester === '' ? undefined : number(trimester),
-        breastFeeding: feeding,
-        conditions,
-        medicines,
-        allergyFamilies: families
-          .split(',')
-          .map((f) => f.trim())
-          .filter(Boolean),
-        operationOn: operation || undefined,
-        recipient,
-      }
-      return person
+    mutationFn: ({ version, sent }: { version: number; sent: Body }) =>
+      person
         ? ask(
             api.PUT('/api/people/{id}', {
               params: { path: { id }, header: ifMatch(version) },
-              body,
+              body: sent,
             }),
           )
-        : ask(api.POST('/api/people', { body }))
-    },
+        : ask(api.POST('/api/people', { body: sent })),
     onSuccess: async () => {
       await queries.invalidateQueries()
       await navigate('/dosing')
@@ -128,7 +125,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
         className="grid gap-4 lg:grid-cols-3"
         onSubmit={(e) => {
           e.preventDefault()
-          save.mutate(seen.version)
+          save.mutate({ version: seen.version, sent: body() })
         }}
       >
         <Section title="Who">
@@ -155,11 +152,11 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
               onChange={setHeight}
               error={at('heightCm')}
             />
-            <NumberInput
-              label="Pregnant: which trimester"
-              hint="1, 2 or 3; leave empty if not"
+            <Choose
+              label="Pregnancy"
               value={trimester}
               onChange={setTrimester}
+              choices={[...TRIMESTERS]}
               error={at('trimester')}
             />
             <Toggle label="Breast-feeding" checked={feeding} onChange={setFeeding} />
@@ -174,22 +171,55 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
           </div>
         </Section>
         <Section title="Medicines taken">
-          <Ticks all={MEDICINES} chosen={medicines} onFlip={(m) => setMedicines(flip(medicines, m))} />
+          <Ticks
+            words={MEDICINE}
+            all={MEDICINES}
+            chosen={medicines}
+            onFlip={(m) => setMedicines(flip(medicines, m))}
+          />
         </Section>
         <Section title="Conditions">
-          <Ticks all={CONDITIONS} chosen={conditions} onFlip={(c) => setConditions(flip(conditions, c))} />
-          <div className="mt-3">
-            <Input
-              label="Allergic to plant families"
-              hint="in Latin, with commas: Asteraceae, Apiaceae"
-              value={families}
-              onChange={(e) => setFamilies(e.target.value)}
+          <Ticks
+            words={CONDITION}
+            all={CONDITIONS}
+            chosen={conditions}
+            onFlip={(c) => setConditions(flip(conditions, c))}
+          />
+          <div className="mt-3 space-y-2">
+            <Choose
+              label="Allergic to a plant family"
+              value=""
+              onChange={(f) => setFamilies([...new Set([...families, f])])}
+              choices={(known.data ?? []).map((f) => ({ value: f.latin, label: f.words, hint: f.latin }))}
+              error={at('allergyFamilies')}
             />
+            <ul className="flex flex-wrap gap-2">
+              {families.map((f) => (
+                <li key={f} className="border-line border-2">
+                  <span className="px-2">{known.data?.find((k) => k.latin === f)?.words ?? f}</span>
+                  <button
+                    type="button"
+                    className="border-line min-h-9 min-w-9 border-l-2"
+                    aria-label={`no allergy to ${f}`}
+                    onClick={() => setFamilies(families.filter((x) => x !== f))}
+                  >
+                    ×
+                  </button>
+                </li>
+              ))}
+            </ul>
           </div>
         </Section>
         <div className="space-y-3 lg:col-span-3">
           <ProblemNotice error={save.error} />
-          <WhatChanged error={save.error} before={seen.person} onMine={(v) => save.mutate(v)} />
+          <WhatChanged
+            error={save.error}
+            before={seen.person}
+            mine={body()}
+            labels={LABELS}
+            say={say}
+            onMerged={(fields, version) => save.mutate({ version, sent: { ...body(), ...fields } as Body })}
+          />
           <Button kind="main" type="submit" disabled={save.isPending}>
             Save
           </Button>
@@ -200,10 +230,12 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
 }
 
 function Ticks<T extends string>({
+  words,
   all,
   chosen,
   onFlip,
 }: {
+  words: Record<T, string>
   all: T[]
   chosen: T[]
   onFlip: (item: T) => void
@@ -219,7 +251,7 @@ function Ticks<T extends string>({
               checked={chosen.includes(item)}
               onChange={() => onFlip(item)}
             />
-            {lower(item)}
+            {words[item]}
           </label>
         </li>
       ))}

@@ -1,12 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useMutation } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import { useForm } from 'react-hook-form'
+import { Controller, useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { api, ask, ProblemError } from '../api/client'
-import { Button, Input } from '../ui/controls'
+import { Button, Choose, Input } from '../ui/controls'
+import { region } from '../ui/dictionary'
 import { Loaded, ProblemNotice, SafetyLine } from '../ui/page'
-import { useSession } from './queries'
+import { useRegions, useSession } from './queries'
 
 const signInForm = z.object({
   username: z.string().min(1, 'Type your name.'),
@@ -16,7 +17,13 @@ const setupForm = z.object({
   household: z.string().min(1, 'Give the household a name.'),
   name: z.string().min(1, 'Type your name.'),
   username: z.string().regex(/^[a-zA-Z0-9._-]{2,60}$/, 'Two or more letters, digits, dots or dashes.'),
-  password: z.string().min(10, 'At least 10 characters.'),
+  password: z.string().min(10, 'At least 10 letters.'),
+  region: z.string().min(1, 'Say where you gather.'),
+})
+const resetForm = z.object({
+  username: z.string().min(1, 'Type your name.'),
+  code: z.string().min(1, 'Type the code you were given.'),
+  password: z.string().min(10, 'At least 10 letters.'),
 })
 
 /** Puts what the server said at the field it is about. */
@@ -99,6 +106,10 @@ function SignInForm({ demo }: { demo: boolean }) {
       <Button kind="main" type="submit" disabled={signIn.isPending}>
         Sign in
       </Button>
+      <details>
+        <summary className="text-note min-h-6 cursor-pointer underline">I forgot my password</summary>
+        <Reset />
+      </details>
       {demo && (
         <p className="border-amber bg-amber-pale border-l-4 px-3 py-2">
           This is the demo. Sign in as <strong>ilse</strong> with <strong>merrow-demo</strong>.
@@ -108,10 +119,43 @@ function SignInForm({ demo }: { demo: boolean }) {
   )
 }
 
+/** With the code that the keeper of the household prints. */
+function Reset() {
+  const form = useForm({
+    resolver: zodResolver(resetForm),
+    defaultValues: { username: '', code: '', password: '' },
+  })
+  const reset = useMutation({
+    mutationFn: (body: z.infer<typeof resetForm>) => ask(api.POST('/api/session/reset', { body })),
+  })
+  const { errors } = form.formState
+  if (reset.isSuccess) return <p role="status">The new password is set. Sign in with it.</p>
+  return (
+    <div className="mt-2 space-y-3">
+      <p className="text-soft text-sm">The keeper of your household can give you a code for it.</p>
+      <Input label="Name to sign in with" {...form.register('username')} error={errors.username?.message} />
+      <Input label="Code" {...form.register('code')} error={errors.code?.message} />
+      <Input
+        label="New password"
+        hint="ten letters or more"
+        type="password"
+        autoComplete="new-password"
+        {...form.register('password')}
+        error={errors.password?.message}
+      />
+      <ProblemNotice error={reset.error} />
+      <Button onClick={() => void form.handleSubmit((v) => reset.mutate(v))()} disabled={reset.isPending}>
+        Set the new password
+      </Button>
+    </div>
+  )
+}
+
 function Setup() {
+  const regions = useRegions()
   const form = useForm({
     resolver: zodResolver(setupForm),
-    defaultValues: { household: '', name: '', username: '', password: '' },
+    defaultValues: { household: '', name: '', username: '', password: '', region: '' },
   })
   const open = useMutation({
     mutationFn: (v: z.infer<typeof setupForm>) =>
@@ -138,11 +182,29 @@ function Setup() {
       />
       <Input
         label="Password"
+        hint="ten letters or more"
         type="password"
         autoComplete="new-password"
         {...form.register('password')}
         error={errors.password?.message}
       />
+      <Controller
+        control={form.control}
+        name="region"
+        render={({ field }) => (
+          <Choose
+            label="Where you gather"
+            value={field.value}
+            onChange={field.onChange}
+            choices={(regions.data ?? []).map((r) => ({ value: r, label: region(r) }))}
+            error={errors.region?.message}
+          />
+        )}
+      />
+      <p className="text-soft text-sm">
+        Plants are told apart among those of a region. Elsewhere grow others, which no card here covers: do
+        not rely on a verdict there.
+      </p>
       <ProblemNotice error={open.error} />
       <Button kind="main" type="submit" disabled={open.isPending}>
         Open the household

@@ -1,8 +1,17 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
+import { setNow } from '../ui/clock'
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => ask(api.GET('/api/session')), staleTime: 60_000 })
+  useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      const session = await ask(api.GET('/api/session'))
+      setNow(session.now)
+      return session
+    },
+    staleTime: 60_000,
+  })
 
 export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => ask(api.GET('/api/people')) })
 
@@ -19,3 +28,14 @@ export function useKeepsTo() {
   const schools = useSchools()
   return (school: Schemas['SchoolView']['id']) => schools.data?.some((q) => q.school === school) ?? false
 }
+
+/** Plant families somebody may be allergic to. */
+export const useFamilies = () =>
+  useQuery({
+    queryKey: ['families'],
+    queryFn: () => ask(api.GET('/api/people/families')),
+    staleTime: Infinity,
+  })
+
+export const useRegions = () =>
+  useQuery({ queryKey: ['regions'], queryFn: () => ask(api.GET('/api/setup')), staleTime: Infinity })

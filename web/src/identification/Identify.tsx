@@ -7,7 +7,7 @@ import { Button, Choose, Toggle } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Loaded, SafetyLine } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { lower } from '../ui/words'
+import { LOOKING, STAGE } from '../ui/dictionary'
 import { Question } from './Question'
 import { Verdict, VerdictStrip } from './Verdict'
 
@@ -122,7 +122,7 @@ export function Identify({
                   <Choose
                     label="It is now"
                     value={seen.stage}
-                    choices={STAGES[group].map((s) => ({ value: s, label: lower(s) }))}
+                    choices={STAGES[group].map((s) => ({ value: s, label: STAGE[s] }))}
                     onChange={(stage) =>
                       onChange({
                         ...seen,
@@ -140,7 +140,7 @@ export function Identify({
                 <details>
                   <summary className="text-note min-h-6 cursor-pointer text-sm underline">
                     How you see it
-                    {seen.conditions.length > 0 && `: ${seen.conditions.map(lower).join(', ')}`}
+                    {seen.conditions.length > 0 && `: ${seen.conditions.map((c) => LOOKING[c]).join(', ')}`}
                   </summary>
                   <div className="flex flex-wrap gap-3 py-1">
                     {CONDITIONS.map((c) => (
@@ -263,7 +263,7 @@ function Beside({
             <PlantDrawing
               characters={usualStates(t.characters, stage)}
               stage={stage}
-              label={`${t.commonNames[0] ?? t.name}, ${lower(stage)}`}
+              label={`${t.commonNames[0] ?? t.name}, ${STAGE[stage]}`}
             />
             <figcaption className="text-sm font-medium">
               {t.commonNames[0]} <Danger level={t.danger} />

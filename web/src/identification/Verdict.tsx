@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client'
 import { Danger } from '../ui/Danger'
 import { Findings } from '../ui/Findings'
-import { figure, lower, month } from '../ui/words'
+import { STAGE } from '../ui/dictionary'
+import { figure, month } from '../ui/words'
 
 type Answer = Schemas['IdentifyAnswer']
 
@@ -84,7 +85,7 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
                   {o.would.length === 0 && o.later && (
                     <>
                       {' '}
-                      when {lower(o.later.stage)}, about {o.later.months.slice(0, 2).map(month).join(', ')}
+                      {STAGE[o.later.stage]}, about {o.later.months.slice(0, 2).map(month).join(', ')}
                     </>
                   )}
                 </li>
@@ -109,7 +110,7 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
         )}
         {verdict.tellableAt && (
           <p className="font-medium">
-            It can be told when {lower(verdict.tellableAt.stage)}, about{' '}
+            It can be told {STAGE[verdict.tellableAt.stage]}, about{' '}
             {verdict.tellableAt.months.map(month).join(', ')}, by{' '}
             {look(verdict.tellableAt.characters).toLowerCase()}.
           </p>

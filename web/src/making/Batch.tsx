@@ -235,42 +235,81 @@ function Fill({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const session = useSession()
   const salve = batch.kind === 'SALVE'
-  const [capacity, setCapacity] = useState(salve ? '30' : '50')
-  const [count, setCount] = useState('1')
+  const [rows, setRows] = useState([{ capacity: salve ? '30' : '50', count: '1' }])
   const [place, setPlace] = useState('still-room, dark cupboard')
   const fill = useMutation({
-    mutationFn: () =>
+    mutationFn: (restGone: boolean) =>
       ask(
         api.POST('/api/making/batches/{id}/containers', {
           params: { path: { id: batch.id }, header: ifMatch(batch.version) },
           body: {
-            containers: [{ capacityMl: number(capacity), count: number(count) }],
+            containers: restGone
+              ? []
+              : rows.map((r) => ({ capacityMl: number(r.capacity), count: number(r.count) })),
             on: session.data?.today ?? isoToday(),
             place,
+            restGone,
           },
         }),
       ),
     onSuccess: () => queries.invalidateQueries(),
   })
   const word = salve ? 'tins' : 'bottles'
+  const set = (i: number, change: Partial<(typeof rows)[number]>) =>
+    setRows(rows.map((r, k) => (k === i ? { ...r, ...change } : r)))
   return (
-    <Section title={salve ? 'Into tins' : 'Into bottles'}>
+    <Section
+      title={salve ? 'Into tins' : 'Into bottles'}
+      aside={
+        <span>
+          <strong>{figure(batch.remaining)}</strong> {batch.plan.unit} to fill
+        </span>
+      }
+    >
       <form
         className="space-y-2"
         onSubmit={(e) => {
           e.preventDefault()
-          fill.mutate()
+          fill.mutate(false)
         }}
       >
-        <div className="grid grid-cols-2 gap-2">
-          <NumberInput label="Each holds" unit="mL" value={capacity} onChange={setCapacity} />
-          <NumberInput label={`How many ${word}`} value={count} onChange={setCount} />
-        </div>
+        {rows.map((r, i) => (
+          <div key={i} className="grid grid-cols-2 gap-2">
+            <NumberInput
+              label={i === 0 ? 'Each holds' : `Each of size ${i + 1} holds`}
+              unit="mL"
+              value={r.capacity}
+              onChange={(capacity) => set(i, { capacity })}
+            />
+            <NumberInput
+              label={i === 0 ? `How many ${word}` : `How many of size ${i + 1}`}
+              value={r.count}
+              onChange={(count) => set(i, { count })}
+            />
+          </div>
+        ))}
+        <button
+          type="button"
+          className="min-h-8 underline"
+          onClick={() => setRows([...rows, { capacity: '', count: '1' }])}
+        >
+          Another size
+        </button>
         <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
         <ProblemNotice error={fill.error} />
-        <Button kind="main" type="submit" disabled={fill.isPending}>
-          Fill the {word}
-        </Button>
+        <div className="flex flex-wrap gap-2">
+          <Button kind="main" type="submit" disabled={fill.isPending}>
+            Fill the {word}
+          </Button>
+          {batch.containers.length > 0 && (
+            <Button onClick={() => fill.mutate(true)} disabled={fill.isPending}>
+              The rest is gone
+            </Button>
+          )}
+        </div>
+        <p className="text-soft text-sm">
+          What is not filled stays here until you fill it, or say it is gone.
+        </p>
       </form>
     </Section>
   )

@@ -1,8 +1,11 @@
 import { Link } from 'react-router'
+import { api, ask } from '../api/client'
 import { ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
+import { Past } from '../ui/Past'
 import { State } from '../ui/State'
-import { date, figure, lower } from '../ui/words'
+import { BATCH_KIND } from '../ui/dictionary'
+import { date, figure } from '../ui/words'
 import { useBatches } from './queries'
 
 const KINDS = [
@@ -31,8 +34,7 @@ export function Bench() {
       </ul>
       <Section title="Under way">
         <Loaded query={batches}>
-          {(all) => {
-            const open = all.filter((b) => b.status !== 'FINISHED')
+          {(open) => {
             return open.length === 0 ? (
               <Empty>Nothing is steeping. Start something above.</Empty>
             ) : (
@@ -44,11 +46,9 @@ export function Bench() {
                         {b.name}
                       </Link>
                       <p className="text-soft text-sm">
-                        {b.code} · {lower(b.kind)} · day {b.day}
+                        {b.code} · {BATCH_KIND[b.kind]} · day {b.day}
                         {b.pressOn && b.status === 'STEEPING' ? ` · press on ${date(b.pressOn)}` : ''}
-                        {b.status === 'PRESSED'
-                          ? ` · ${figure(b.yieldAmount ?? 0)} ${b.plan.unit} to fill`
-                          : ''}
+                        {b.status === 'PRESSED' ? ` · ${figure(b.remaining)} ${b.plan.unit} to fill` : ''}
                       </p>
                     </div>
                     {b.shakeDue && <strong className="text-amber">shake today</strong>}
@@ -61,26 +61,12 @@ export function Bench() {
           }}
         </Loaded>
       </Section>
-      <div className="mt-4">
-        <Section title="Finished">
-          <Loaded query={batches}>
-            {(all) => (
-              <ul className="text-sm">
-                {all
-                  .filter((b) => b.status === 'FINISHED')
-                  .map((b) => (
-                    <li key={b.id} className="border-line border-b py-1">
-                      <Link className="underline" to={`/making/batches/${b.id}`}>
-                        {b.name}
-                      </Link>{' '}
-                      {b.code}, started {date(b.startedOn)}
-                    </li>
-                  ))}
-              </ul>
-            )}
-          </Loaded>
-        </Section>
-      </div>
+      <Past
+        title="Finished"
+        name="batches"
+        load={(page) => ask(api.GET('/api/making/batches/past', { params: { query: { page } } }))}
+        to={(id) => `/making/batches/${id}`}
+      />
     </Page>
   )
 }

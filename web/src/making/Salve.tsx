@@ -3,7 +3,8 @@ import { api, ask, type Schemas } from '../api/client'
 import { useLots } from '../shelf/queries'
 import { Choose, Slider } from '../ui/controls'
 import { Figure, Loaded } from '../ui/page'
-import { date, figure, lower } from '../ui/words'
+import { FIRMNESS as FIRMNESS_WORDS } from '../ui/dictionary'
+import { date, figure } from '../ui/words'
 import { LotChoice, BenchPage, usable } from './parts'
 import { useBench, type Common } from './useBench'
 
@@ -63,7 +64,7 @@ function SalveBench({ lots }: { lots: Schemas['LotView'][] }) {
           <Choose
             label="Firmness"
             value={firmness}
-            choices={FIRMNESS.map((f) => ({ value: f, label: lower(f) }))}
+            choices={FIRMNESS.map((f) => ({ value: f, label: FIRMNESS_WORDS[f] }))}
             onChange={setFirmness}
           />
           <Slider label="Kept at" unit="°C" value={storage} min={0} max={35} step={1} onChange={setStorage} />

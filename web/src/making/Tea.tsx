@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { useLots } from '../shelf/queries'
-import { Choose, Slider } from '../ui/controls'
+import { Choose, Slider, Toggle } from '../ui/controls'
 import { Figure, Loaded } from '../ui/page'
 import { date, figure, range } from '../ui/words'
 import { LotChoice, BenchPage, usable } from './parts'
@@ -30,6 +30,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
   const [mass, setMass] = useState(3)
   const [wanted, setWanted] = useState(250)
   const [method, setMethod] = useState<Method | 'DERIVED'>('DERIVED')
+  const [honey, setHoney] = useState(false)
   const lot = lots.find((l) => l.id === jar)
   const called = `${lot?.herbs[0]?.commonName ?? 'Herb'} tea`
   const body: Omit<Request, keyof Common> | null = jar
@@ -37,6 +38,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
         herb: { lotId: jar, massG: mass },
         wantedMl: wanted,
         method: method === 'DERIVED' ? undefined : method,
+        honey: honey || undefined,
         route: 'INTERNAL',
       }
     : null
@@ -65,6 +67,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
             onChange={setWanted}
           />
           <Choose label="How" value={method} choices={METHODS} onChange={setMethod} />
+          <Toggle label="With honey" checked={honey} onChange={setHoney} />
         </>
       }
       vessel={
@@ -85,7 +88,11 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
             <Figure
               label="Drink it by"
               value={date(p?.keepsUntil)}
-              note="24 hours cold, 8 hours in the room"
+              note={
+                method === 'COLD_MACERATION'
+                  ? 'the same day, kept cold'
+                  : '24 hours cold, 8 hours in the room'
+              }
             />
           </dl>
         </>

@@ -5,7 +5,8 @@ import { usePeople } from '../household/queries'
 import { Choose } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Empty, Loaded, Page, SafetyLine, Section } from '../ui/page'
-import { lower, title } from '../ui/words'
+import { NEARNESS, PART, POTENCY, ROUTE } from '../ui/dictionary'
+import { capital } from '../ui/words'
 
 /** From a need to plants: by evidence, then gentleness, then what is at hand. Never a diagnosis. */
 export function Need() {
@@ -79,14 +80,14 @@ export function Need() {
                         </Link>{' '}
                         <span className="font-plant italic">{s.name}</span>
                         <p>
-                          {s.parts.map(lower).join(', ')}
-                          {s.route ? `, ${lower(s.route)} use` : ''}
-                          {s.potency ? ` · ${lower(s.potency)}` : ''}
+                          {s.parts.map((p) => PART[p]).join(', ')}
+                          {s.route ? `, ${ROUTE[s.route]}` : ''}
+                          {s.potency ? ` · ${POTENCY[s.potency]}` : ''}
                         </p>
-                        <p className="text-soft text-sm">{title(s.because.join(' · '))}</p>
+                        <p className="text-soft text-sm">{capital(s.because.join(' · '))}</p>
                       </div>
                       <span className="text-water self-center text-sm font-semibold">
-                        {lower(s.nearness)}
+                        {NEARNESS[s.nearness]}
                       </span>
                     </li>
                   ))}

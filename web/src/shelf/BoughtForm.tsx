@@ -6,7 +6,8 @@ import { useTaxa } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
-import { isoToday, lower } from '../ui/words'
+import { PART } from '../ui/dictionary'
+import { isoToday } from '../ui/words'
 
 type Bought = Schemas['BoughtRequest']
 
@@ -82,7 +83,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
             label="Part"
             value={chosen ?? ''}
             onChange={setPart}
-            choices={parts.map((p) => ({ value: p, label: lower(p) }))}
+            choices={parts.map((p) => ({ value: p, label: PART[p] }))}
           />
           <Choose label="The label gives" value={label} onChange={setLabel} choices={LABELS} />
           <NumberInput label="How much" unit="g" value={mass} onChange={setMass} error={at('massG')} />

@@ -7,7 +7,8 @@ import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { tray } from '../ui/tray'
-import { date, figure, lower, range } from '../ui/words'
+import { PART } from '../ui/dictionary'
+import { date, figure, range } from '../ui/words'
 import { LABELS } from './BoughtForm'
 import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
@@ -103,7 +104,7 @@ function LotPage({ lot }: { lot: LotView }) {
                   <Link className="underline" to={`/herbarium/${h.taxonId}`}>
                     {h.commonName}
                   </Link>
-                  , {lower(h.part)}: {figure(h.driedG)} g dried
+                  , {PART[h.part]}: {figure(h.driedG)} g dried
                 </li>
               ))}
             </ul>

@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { Past } from '../ui/Past'
 import { State } from '../ui/State'
 import { date, figure } from '../ui/words'
 import { BoughtForm } from './BoughtForm'
@@ -68,6 +69,12 @@ export function Shelf() {
           </div>
         )}
       </Loaded>
+      <Past
+        title="Used up"
+        name="lots"
+        load={(page) => ask(api.GET('/api/shelf/lots/past', { params: { query: { page } } }))}
+        to={(id) => `/shelf/${id}`}
+      />
     </Page>
   )
 }

@@ -2,11 +2,13 @@ import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
+import { useStands } from '../field/queries'
 import { useLots } from '../shelf/queries'
 import { ButtonLink, Choose } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
-import { figure, lower } from '../ui/words'
+import { LOT_KIND } from '../ui/dictionary'
+import { figure } from '../ui/words'
 
 type LotView = Schemas['LotView']
 
@@ -16,11 +18,21 @@ export function Trace() {
   const { id } = useParams()
   const navigate = useNavigate()
   const lots = useLots()
+  const stands = useStands()
+  // From where it came, or from what is in hand.
+  const both = {
+    ...lots,
+    data: lots.data &&
+      stands.data && [
+        ...stands.data.map((s) => ({ id: s.id, label: s.name, hint: LOT_KIND.STAND })),
+        ...lots.data.map((l) => ({ id: l.id, label: `${l.name} ${l.code}`, hint: LOT_KIND[l.kind] })),
+      ],
+  }
   return (
     <Page title="Trace">
-      <Loaded query={lots}>
+      <Loaded query={both}>
         {(all) => {
-          const start = id ?? all.find((l) => l.kind === 'STAND')?.id
+          const start = id ?? all[0]?.id
           return all.length === 0 ? (
             <Empty>Nothing to trace yet. Harvest from a stand first.</Empty>
           ) : (
@@ -30,11 +42,7 @@ export function Trace() {
                   label="Follow"
                   value={start ?? ''}
                   onChange={(v) => void navigate(`/tracing/${v}`)}
-                  choices={all.map((l) => ({
-                    value: l.id,
-                    label: l.kind === 'STAND' ? l.name : `${l.name} ${l.code}`,
-                    hint: lower(l.kind),
-                  }))}
+                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: l.hint }))}
                 />
               </div>
               {start && <Traced key={start} id={start} />}
@@ -96,7 +104,7 @@ function LotList({ lots, empty }: { lots: LotView[]; empty: string }) {
               {l.name} {l.kind === 'STAND' ? '' : l.code}
             </Link>{' '}
             <span className="text-soft text-sm">
-              {lower(l.kind)}
+              {LOT_KIND[l.kind]}
               {l.amount > 0 ? `, ${figure(l.remaining)} of ${figure(l.amount)} ${l.unit} left` : ''}
               {l.holder ? `, with ${l.holder}` : ''}
             </span>

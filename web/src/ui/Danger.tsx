@@ -1,4 +1,4 @@
-import { lower } from './words'
+import { DANGER } from './dictionary'
 
 type Level = 'HARMLESS' | 'WEAKER' | 'IRRITANT' | 'POISONOUS' | 'DEADLY'
 
@@ -38,7 +38,7 @@ export function Danger({ level }: { level: Level }) {
       >
         {drops[level]}
       </svg>
-      {lower(level)}
+      {DANGER[level]}
     </span>
   )
 }

@@ -164,6 +164,14 @@ export function NumberInput({
 
 export const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
 
+/** Enter opens the list, as the space bar does; a form is sent from its button, never from a chooser. */
+function openOnEnter(e: React.KeyboardEvent<HTMLButtonElement>) {
+  if (e.key !== 'Enter' || e.currentTarget.getAttribute('aria-expanded') === 'true') return
+  e.preventDefault()
+  e.stopPropagation()
+  e.currentTarget.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }))
+}
+
 export interface Choice<T extends string> {
   value: T
   label: string
@@ -188,7 +196,10 @@ export function Choose<T extends string>({
     <HField className="block">
       <Label className="text-soft block text-sm font-medium">{label}</Label>
       <Listbox value={value} onChange={(v) => onChange(v as T)}>
-        <ListboxButton className={`${box} flex items-center justify-between text-left`}>
+        <ListboxButton
+          className={`${box} flex items-center justify-between text-left`}
+          onKeyDownCapture={openOnEnter}
+        >
           <span className="truncate">{chosen?.label ?? 'choose'}</span>
           <svg viewBox="0 0 12 8" className="w-3" aria-hidden>
             <path d="M1 1l5 5 5-5" fill="none" stroke="currentColor" strokeWidth="2" />

@@ -147,7 +147,7 @@ export function Loaded<T>({
   query,
   children,
 }: {
-  query: UseQueryResult<T>
+  query: { data: T | undefined; error: UseQueryResult['error'] }
   children: (data: T) => React.ReactNode
 }) {
   if (query.data !== undefined) return <>{children(query.data)}</>

@@ -1,4 +1,6 @@
-/** Words for codes the server sends; figures as they are read aloud. */
+import { nowIso } from './clock'
+
+/** Figures and days as they are read aloud. */
 
 export const figure = (value: number, digits = 3) => {
   if (!Number.isFinite(value)) return '?'
@@ -14,11 +16,8 @@ export const range = (r: { low: number; high: number } | null | undefined, times
   return low === high ? low : `${low} – ${high}`
 }
 
-export const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
-export const title = (code: string) => {
-  const words = lower(code)
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+/** The first letter large: for words, not for codes; those are in the dictionary. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 const dateFormat = new Intl.DateTimeFormat('en-GB', {
   day: 'numeric',
@@ -38,4 +37,4 @@ export const hours = (h: number) => {
   return `${(h / 24).toFixed(1)} days`
 }
 
-export const isoToday = () => new Date().toISOString().slice(0, 10)
+export const isoToday = () => nowIso().slice(0, 10)

@@ -136,7 +136,7 @@ public class RefusalsTest {
             door(
                     "intake",
                     v -> new DosingGate.Intake(
-                            DosingGate.Way.MOUTH, null, v, 1, 1, List.of(), true, false, null, null)),
+                            DosingGate.Way.MOUTH, null, v, 1, 1, List.of(), true, false, null, 0, null, null)),
         };
     }
 

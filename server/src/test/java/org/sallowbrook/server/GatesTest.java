@@ -2,6 +2,7 @@ package org.sallowbrook.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -48,8 +49,6 @@ public class GatesTest extends ServerTest {
                 today(),
                 "stage",
                 "ROSETTE",
-                "region",
-                "merrow",
                 "status",
                 "CONFIRMED",
                 "observations",
@@ -96,14 +95,15 @@ public class GatesTest extends ServerTest {
     }
 
     /** Harvested, dried in dry air to constant weight, crumbling. */
-    private static UUID dried(Client client, String standName, String part) {
+    private UUID dried(Client client, String standName, String part) {
         String stand = stand(client, standName).path("id").asString();
         UUID harvest = id();
         Map<String, Object> picked = new HashMap<>(harvest(harvest, part, TELLS));
         picked.put("stage", "LEAFY");
+        picked.put("on", today().minusDays(4));
         client.post("/api/field/stands/" + stand + "/harvests", picked).expect(200);
         UUID run = id();
-        Instant start = Instant.now().minus(90, ChronoUnit.HOURS);
+        Instant start = now().minus(90, ChronoUnit.HOURS);
         client.post(
                         "/api/drying/runs",
                         Map.of(
@@ -155,7 +155,7 @@ public class GatesTest extends ServerTest {
                                 "working",
                                 true,
                                 "at",
-                                Instant.now()),
+                                now()),
                         version)
                 .expect(200);
         return run;
@@ -337,6 +337,10 @@ public class GatesTest extends ServerTest {
         assertThat(before - after).isEqualTo(2);
         ilse.post("/api/dosing/courses/" + course + "/doses", Map.of("id", id(), "on", today(), "slot", 3))
                 .expect(400);
+        // A second tap is not a second dose.
+        ilse.post("/api/dosing/courses/" + course + "/doses", Map.of("id", id(), "on", today(), "slot", 2))
+                .expect(409);
+        later(Duration.ofMinutes(1));
         // More was swallowed than planned: kept as it was, and said.
         assertThat(ilse.post(
                                 "/api/dosing/courses/" + course + "/doses",
@@ -347,6 +351,11 @@ public class GatesTest extends ServerTest {
         var more = ilse.post(
                         "/api/dosing/courses/" + course + "/doses",
                         Map.of("id", id(), "on", today(), "slot", 2, "ml", 5))
+                .expect(422);
+        assertThat(more.codes()).contains("MUCH_MORE_THAN_PLANNED");
+        more = ilse.post(
+                        "/api/dosing/courses/" + course + "/doses",
+                        Map.of("id", id(), "on", today(), "slot", 2, "ml", 5, "swallowed", true))
                 .expect(200);
         assertThat(more.body().path("adherence").path("takenMl").asDouble()).isEqualTo(7);
         assertThat(more.codes()).contains("MORE_THAN_PLANNED");

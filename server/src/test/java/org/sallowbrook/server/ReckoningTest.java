@@ -178,7 +178,7 @@ public class ReckoningTest extends ServerTest {
 
     @Test
     public void aPressingTeachesWhatTheMarcKeeps() {
-        JsonNode batch = find(as("ilse"), "/api/making/batches", "name", "Meadowsweet tincture");
+        JsonNode batch = past(as("ilse"), "/api/making/batches", "Meadowsweet tincture");
         JsonNode outcome = as("ilse")
                 .get("/api/making/batches/" + batch.path("id").asString())
                 .expect(200)
@@ -193,7 +193,7 @@ public class ReckoningTest extends ServerTest {
     @Test
     public void aColdSpoonMovesTheNextSalve() {
         Client ilse = as("ilse");
-        JsonNode salve = find(ilse, "/api/making/batches", "name", "Marigold salve");
+        JsonNode salve = past(ilse, "/api/making/batches", "Marigold salve");
         String spoons = "/api/making/batches/" + salve.path("id").asString() + "/spoons";
         Map<String, Object> plan = Map.of(
                 "id",
@@ -217,7 +217,7 @@ public class ReckoningTest extends ServerTest {
         ilse.post(spoons, soft).expect(200);
         ilse.post(spoons, soft).expect(200);
         assertThat(wax(ilse, plan)).isCloseTo(before + 0.5, within(1e-6));
-        JsonNode tincture = find(ilse, "/api/making/batches", "name", "Meadowsweet tincture");
+        JsonNode tincture = past(ilse, "/api/making/batches", "Meadowsweet tincture");
         ilse.post("/api/making/batches/" + tincture.path("id").asString() + "/spoons", soft)
                 .expect(409);
     }

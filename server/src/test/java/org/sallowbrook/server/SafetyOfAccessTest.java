@@ -67,6 +67,8 @@ public class SafetyOfAccessTest extends ServerTest {
                 "Intruders",
                 "zone",
                 "Etc/UTC",
+                "region",
+                "merrow",
                 "name",
                 "X",
                 "username",

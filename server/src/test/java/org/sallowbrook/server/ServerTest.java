@@ -1,5 +1,7 @@
 package org.sallowbrook.server;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -7,6 +9,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.flywaydb.core.Flyway;
 import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.SimulatedClock;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -56,8 +60,36 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
         return Client.of(port, name);
     }
 
+    @Autowired
+    SimulatedClock clock;
+
+    /** The demo's opening day, on which all tests run. */
     static LocalDate today() {
-        return LocalDate.now(ZoneOffset.UTC);
+        return LocalDate.ofInstant(SimulatedClock.START, ZoneOffset.UTC);
+    }
+
+    final Instant now() {
+        return clock.instant();
+    }
+
+    /** Lets time go by. */
+    final void later(Duration time) {
+        clock.set(clock.instant().plus(time));
+    }
+
+    /** Something that is over, found on the pages of history. */
+    static JsonNode past(Client client, String path, String name) {
+        for (int page = 0; ; page++) {
+            JsonNode body = client.get(path + "/past?page=" + page).expect(200).body();
+            for (JsonNode entry : body.path("entries")) {
+                if (entry.path("name").asString().equals(name)) {
+                    return client.get(path + "/" + entry.path("id").asString()).body();
+                }
+            }
+            if (!body.path("more").asBoolean()) {
+                throw new AssertionError("no " + name + " in the history of " + path);
+            }
+        }
     }
 
     static UUID id() {
@@ -104,7 +136,7 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
                 "tells",
                 tells,
                 "examinedSingly",
-                false);
+                true);
     }
 
     static Map<String, Object> course(UUID id, JsonNode person, JsonNode lot, String way) {

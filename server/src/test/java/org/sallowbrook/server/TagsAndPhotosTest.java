@@ -39,7 +39,7 @@ public class TagsAndPhotosTest extends ServerTest {
                 "stage",
                 "WINTER",
                 "on",
-                java.time.LocalDate.now().toString(),
+                today(),
                 "massG",
                 200,
                 "shareTaken",

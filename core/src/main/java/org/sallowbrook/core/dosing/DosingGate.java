@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -16,6 +17,7 @@ import org.sallowbrook.core.herbarium.Taxon.Subject;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.household.PlantFamily;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -73,6 +75,8 @@ public final class DosingGate {
      * @param trialDone whether this person had a first small trial of every plant in it
      * @param forTrial whether this is that trial
      * @param skin what it is put on; null when not on the skin, or not said
+     * @param daysBefore days just before on which it was taken already, by {@link Exposure}
+     * @param lastDay of the course; null when only a day is judged
      * @param inducerLastOn when this person last took a plant that weakens medicines; null when never, as far as known
      */
     public record Intake(
@@ -85,12 +89,15 @@ public final class DosingGate {
             boolean trialDone,
             boolean forTrial,
             @Nullable Skin skin,
+            int daysBefore,
+            @Nullable LocalDate lastDay,
             @Nullable LocalDate inducerLastOn) {
         public Intake {
             Checks.begin()
                     .notNegative("mostMlPerDose", mostMlPerDose)
                     .notNegative("mostMlPerDay", mostMlPerDay)
                     .range("courseDays", courseDays, 1, Course.MOST_DAYS)
+                    .that(daysBefore >= 0, "daysBefore", "must be at least 0")
                     .done();
             others = List.copyOf(others);
         }
@@ -98,7 +105,18 @@ public final class DosingGate {
         /** By mouth, beside nothing else, tried before. */
         public static Intake mouth(double mostMlPerDose, double mostMlPerDay, int courseDays) {
             return new Intake(
-                    Way.MOUTH, null, mostMlPerDose, mostMlPerDay, courseDays, List.of(), true, false, null, null);
+                    Way.MOUTH,
+                    null,
+                    mostMlPerDose,
+                    mostMlPerDay,
+                    courseDays,
+                    List.of(),
+                    true,
+                    false,
+                    null,
+                    0,
+                    null,
+                    null);
         }
     }
 
@@ -157,6 +175,17 @@ public final class DosingGate {
         return gate.findings;
     }
 
+    private int allDays() {
+        return intake.courseDays() + intake.daysBefore();
+    }
+
+    private String withBefore() {
+        return intake.daysBefore() == 0
+                ? ""
+                : ", with the " + intake.daysBefore() + " days before (a pause of under " + Exposure.PAUSE_DAYS
+                        + " days counts as one course)";
+    }
+
     private boolean byMouth() {
         return intake.way() == Way.MOUTH;
     }
@@ -173,7 +202,16 @@ public final class DosingGate {
             case USABLE -> {}
         }
         if (on.isAfter(product.bestBefore())) {
-            stop("EXPIRED", "It is past its date, " + product.bestBefore() + ".", "Use another; compost this.");
+            stop(
+                    "EXPIRED",
+                    "It is past its date, " + Words.day(product.bestBefore()) + ".",
+                    "Use another; compost this.");
+        } else if (intake.lastDay() != null && intake.lastDay().isAfter(product.bestBefore())) {
+            stop(
+                    "EXPIRES_DURING",
+                    "It keeps until " + Words.day(product.bestBefore()) + ", and the course runs until "
+                            + Words.day(intake.lastDay()) + ".",
+                    "Shorten the course, or make it fresh and plan each making.");
         }
     }
 
@@ -253,8 +291,8 @@ public final class DosingGate {
         if (person.ageYears() < ADULT) {
             stop("PYRROLIZIDINE", "Not on the skin of anyone under 18.", "Use another herb.");
         }
-        if (intake.courseDays() > COMFREY_MOST_DAYS) {
-            stop("PYRROLIZIDINE", "At most 10 days on the skin.", "Shorten the course.");
+        if (allDays() > COMFREY_MOST_DAYS) {
+            stop("PYRROLIZIDINE", "At most 10 days on the skin" + withBefore() + ".", "Shorten the course.");
         }
     }
 
@@ -326,12 +364,21 @@ public final class DosingGate {
                         "Ask the prescriber or pharmacist and enter the answer on the card.");
             }
         }
-        if (person.allergyFamilies().contains(taxon.family())) {
-            stop(
-                    "ALLERGY",
-                    person.name() + " is allergic to the " + taxon.family() + ", the family of " + taxon.commonName()
-                            + ".",
-                    "Never.");
+        for (String family : person.allergyFamilies()) {
+            PlantFamily known = PlantFamily.of(family).orElse(null);
+            if (known == null) {
+                hold(
+                        "ALLERGY_UNREADABLE",
+                        person.name() + " has an allergy noted as \"" + family + "\", which is no plant family known"
+                                + " here.",
+                        "Choose the family on the person's page.");
+            } else if (PlantFamily.of(taxon.family()).equals(Optional.of(known))) {
+                stop(
+                        "ALLERGY",
+                        person.name() + " is allergic to " + known.words() + ", the family of " + taxon.commonName()
+                                + ".",
+                        "Never.");
+            }
         }
         operation(taxon);
         implied(taxon);
@@ -354,13 +401,8 @@ public final class DosingGate {
         if (person.ageYears() >= ADULT) {
             return;
         }
-        Caution caution = taxon.caution(Subject.UNDER_AGE, "").orElse(null);
-        if (caution == null) {
-            caution = taxon.cautions().stream()
-                    .filter(c -> c.subject() == Subject.UNDER_AGE)
-                    .findFirst()
-                    .orElse(null);
-        }
+        // Of several entries the strictest that speaks of this age; silence only where none does.
+        Caution caution = taxon.underAge(person.ageYears()).orElse(null);
         if (caution == null || caution.status() == CautionStatus.UNKNOWN) {
             if (byMouth()) {
                 stop(
@@ -368,8 +410,7 @@ public final class DosingGate {
                         "Whether " + taxon.commonName() + " is safe under 18 is unknown: nobody has checked.",
                         "Ask a doctor or pharmacist.");
             }
-        } else if (caution.status() == CautionStatus.PRESENT
-                && (caution.value().isEmpty() || person.ageYears() < Integer.parseInt(caution.value()))) {
+        } else {
             present(taxon, caution, "an age of " + person.ageYears());
         }
     }
@@ -388,7 +429,7 @@ public final class DosingGate {
         } else if (byMouth()) {
             hold(
                     "NOT_CHECKED",
-                    "An operation is planned on " + person.operationOn() + "; whether " + taxon.commonName()
+                    "An operation is planned on " + Words.day(person.operationOn()) + "; whether " + taxon.commonName()
                             + " matters for it is unknown.",
                     "Stop it two weeks before, or ask the surgeon.");
         }
@@ -412,10 +453,10 @@ public final class DosingGate {
                 .sorted()
                 .forEach(medicine -> hold(
                         "INDUCTION_LINGERS",
-                        "A plant that weakens " + medicine.words() + " was taken until " + last
+                        "A plant that weakens " + medicine.words() + " was taken until " + Words.day(last)
                                 + "; its effect lasts about two weeks more.",
                         "Tell the prescriber or pharmacist now; start nothing new before "
-                                + last.plusDays(INDUCTION_LINGERS_DAYS + 1L) + "."));
+                                + Words.day(last.plusDays(INDUCTION_LINGERS_DAYS + 1L)) + "."));
     }
 
     /** The same constituent class from everything taken is added up. */
@@ -476,10 +517,10 @@ public final class DosingGate {
                             + Words.grams(range.driedGPerDay().high()) + ".",
                     "Take less at a time, or fewer times.");
         }
-        if (range.mostDays() != null && intake.courseDays() > range.mostDays()) {
+        if (range.mostDays() != null && allDays() > range.mostDays()) {
             stop(
                     "COURSE_TOO_LONG",
-                    intake.courseDays() + " days is longer than the card's " + range.mostDays() + ".",
+                    allDays() + " days" + withBefore() + " is longer than the card's " + range.mostDays() + ".",
                     "Shorten it; see a doctor if the trouble lasts.");
         }
         findings.add(Finding.note(
@@ -490,7 +531,7 @@ public final class DosingGate {
                 "Check it in your own book and note the page."));
     }
 
-    private java.util.Optional<DoseRange> range(Product.Herb herb) {
+    private Optional<DoseRange> range(Product.Herb herb) {
         return herb.taxon().usedPart(herb.part()).stream()
                 .flatMap(p -> p.doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL && person.ageYears() >= d.fromAgeYears())

@@ -24,6 +24,9 @@ public final class Drying {
     static final double POOR_FIT_OF_START = 0.02;
     static final double MOULD_MOISTURE = 0.30;
     static final double MOULD_HOURS = 72;
+    /** Dry herb draws water from humid air, but not more than this share of its weight between two weighings. */
+    static final double GAINS_AT_MOST = 0.10;
+
     private static final double HUMID = 0.60;
     private static final double WARM_C = 18;
 
@@ -139,9 +142,45 @@ public final class Drying {
 
         Reckoner(Request request) {
             this.request = request;
-            this.later =
-                    request.weighings().stream().filter(w -> w.rackHours() > 0).toList();
+            this.later = believed(
+                    request.weighings().stream().filter(w -> w.rackHours() > 0).toList());
             this.last = later.isEmpty() ? new Weighing(0, request.freshG()) : later.get(later.size() - 1);
+        }
+
+        /**
+         * What can be true together: herb on a rack loses water, so of weights that contradict each other the most that do
+         * not are kept, and always the last. One slip of the pen so does not spoil a run.
+         */
+        private List<Weighing> believed(List<Weighing> all) {
+            if (all.size() < 2) {
+                return all;
+            }
+            int n = all.size();
+            int[] length = new int[n];
+            int[] before = new int[n];
+            for (int i = 0; i < n; i++) {
+                length[i] = 1;
+                before[i] = -1;
+                for (int j = 0; j < i; j++) {
+                    boolean possible = all.get(i).massG() <= all.get(j).massG() * (1 + GAINS_AT_MOST);
+                    if (possible && length[j] + 1 > length[i]) {
+                        length[i] = length[j] + 1;
+                        before[i] = j;
+                    }
+                }
+            }
+            List<Weighing> kept = new ArrayList<>();
+            for (int i = n - 1; i >= 0; i = before[i]) {
+                kept.add(0, all.get(i));
+            }
+            all.stream()
+                    .filter(w -> !kept.contains(w))
+                    .forEach(w -> findings.add(Finding.note(
+                            "WEIGHING_SET_ASIDE",
+                            Words.grams(w.massG()) + " after " + Words.figure(w.rackHours())
+                                    + " h does not go with what was weighed later, so it is not reckoned with.",
+                            "Nothing to do if it was a slip; if not, weigh again now.")));
+            return List.copyOf(kept);
         }
 
         Result reckon() {
@@ -269,7 +308,10 @@ public final class Drying {
                 return true;
             }
             boolean physical = test != null && test.dry();
-            boolean dry = constant && physical && equilibrium < request.targetMoisture();
+            // A weight that stands still high above what dry herb can weigh is a scale or a rack that is off, not
+            // dryness.
+            boolean possible = now.low() <= request.targetMoisture();
+            boolean dry = constant && physical && possible && equilibrium < request.targetMoisture();
             if (!dry) {
                 findings.add(Finding.hold(
                         "DAMP",

@@ -17,6 +17,7 @@ import org.sallowbrook.core.measure.Moisture;
 public record FreshDryRatio(Interval range, int lots) {
 
     private static final double PRIOR_LOTS = 3;
+    private static final double FAR = 2;
 
     public FreshDryRatio {
         Checks.begin()
@@ -52,10 +53,15 @@ public record FreshDryRatio(Interval range, int lots) {
                 Interval.of((1 - driedMoisture) / (1 - fresh.low()), (1 - driedMoisture) / (1 - fresh.high())), 0);
     }
 
+    /** Lots far from what the moisture allows teach nothing: a slip of the pen, or herb that was half dry when it came. */
     public FreshDryRatio learn(List<Lot> more) {
-        Interval band = Learned.band(
-                range, PRIOR_LOTS, more.stream().mapToDouble(Lot::ratio).toArray());
-        return new FreshDryRatio(Interval.of(Math.max(1, band.low()), Math.max(1, band.high())), lots + more.size());
+        double[] credible = more.stream()
+                .mapToDouble(Lot::ratio)
+                .filter(r -> r >= range.low() / FAR && r <= range.high() * FAR)
+                .toArray();
+        Interval band = Learned.band(range, PRIOR_LOTS, credible);
+        return new FreshDryRatio(
+                Interval.of(Math.max(1, band.low()), Math.max(1, band.high())), lots + credible.length);
     }
 
     public Interval driedG(double freshG) {

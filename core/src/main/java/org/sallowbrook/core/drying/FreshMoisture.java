@@ -17,6 +17,14 @@ public final class FreshMoisture {
         return known == null ? generic(part) : Moisture.of(known.low(), known.high());
     }
 
+    /**
+     * Whether a moisture given for fresh or wilted material can be meant: its wetter end not drier than what the part usually
+     * holds by more than half of that. What is drier came off a rack already.
+     */
+    public static boolean plausible(Moisture given, Moisture general) {
+        return given.high() >= general.low() * 0.5 && given.low() <= general.high() + (1 - general.high()) * 0.9;
+    }
+
     static Moisture generic(Taxon.Part part) {
         return switch (part) {
             case FLOWER, FLOWER_HEAD -> Moisture.of(0.72, 0.88);

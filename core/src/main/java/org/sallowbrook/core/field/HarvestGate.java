@@ -20,16 +20,23 @@ public final class HarvestGate {
     public static final int LEAST_TELLS = 3;
 
     /**
-     * @param status of the stand's newest identification; null when never identified
+     * @param look that speaks for the stand on the day; null when none does
      * @param doubted whether somebody has since doubted it
+     * @param dangerousLookAlikes whether anything poisonous or deadly is taken for it
      * @param tellableNow whether it can be told from its dangerous look-alikes at the stage it is picked
      * @param tag the staked plant that is picked; null when the stand is picked
      */
     public record Identity(
-            Identification.@Nullable Status status,
+            IdentityOnRecord.@Nullable Look look,
             boolean doubted,
+            boolean dangerousLookAlikes,
             boolean tellableNow,
-            @Nullable Tag tag) {}
+            @Nullable Tag tag) {
+
+        boolean confirmed() {
+            return look != null && look.status() == Identification.Status.CONFIRMED;
+        }
+    }
 
     /**
      * @param shareTaken of the stand's part, 0..1, with this harvest
@@ -82,14 +89,22 @@ public final class HarvestGate {
                     "IDENTITY_DOUBTED",
                     "Somebody has doubted what this stand is.",
                     "Identify it again, with a second person, before anything is picked."));
-        } else if (identity.status() != Identification.Status.CONFIRMED) {
+        } else if (!identity.confirmed()) {
             findings.add(Finding.stop(
                     "NOT_IDENTIFIED",
                     "It is not certain that this is " + taxon.commonName() + ".",
                     "Identify the stand first; wait for the stage at which it can be told."));
+        } else {
+            ofAnotherTime(request, findings);
         }
         if (!identity.tellableNow() && !identity.doubted()) {
             untellable(request, findings);
+        }
+        if (identity.dangerousLookAlikes() && !request.examinedSingly()) {
+            findings.add(Finding.stop(
+                    "EXAMINE_SINGLY",
+                    "Something poisonous is taken for " + taxon.commonName() + ", and it may stand among it.",
+                    "Never in handfuls: look at every piece by itself for what tells them apart, and not by scent."));
         }
         if (taxon.draft() || taxon.danger().dangerous()) {
             findings.add(Finding.stop(
@@ -116,6 +131,39 @@ public final class HarvestGate {
                     "The stand may have been invaded since it was identified; "
                             + request.tells().size() + " of " + LEAST_TELLS + " tells were looked at again.",
                     "Look at three characters again on what you are picking."));
+        }
+    }
+
+    /** A verdict holds for a year and for the stage at which it was given. */
+    private static void ofAnotherTime(Request request, List<Finding> findings) {
+        IdentityOnRecord.Look look =
+                java.util.Objects.requireNonNull(request.identity().look());
+        String plant = request.taxon().commonName();
+        if (!IdentityOnRecord.fresh(look, request.on())) {
+            findings.add(Finding.stop(
+                    "IDENTITY_AGED",
+                    "It was last identified on " + Words.day(look.on()) + ", more than " + Tag.VALID_DAYS
+                            + " days ago.",
+                    "Look again, all of it: what grows here may have changed."));
+        }
+        Tag tag = request.identity().tag();
+        boolean staked = tag != null && tag.validOn(request.on());
+        if (look.stage() == request.stage() || staked) {
+            return;
+        }
+        if (request.identity().dangerousLookAlikes()) {
+            findings.add(Finding.stop(
+                    "STAGE_NOT_SEEN",
+                    "It was identified " + look.stage().words() + " and is picked "
+                            + request.stage().words()
+                            + "; what excluded its poisonous look-alikes then need not be on it now.",
+                    "Identify it as it stands now, or pick plants that were staked when they could be told."));
+        } else {
+            findings.add(Finding.warn(
+                    "STAGE_NOT_SEEN",
+                    plant + " was identified " + look.stage().words() + " and is picked "
+                            + request.stage().words() + ".",
+                    "Identify it as it stands now, or say what makes you sure."));
         }
     }
 

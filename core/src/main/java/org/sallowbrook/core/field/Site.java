@@ -1,5 +1,7 @@
 package org.sallowbrook.core.field;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,5 +34,33 @@ public record Site(
         FAIR,
         SCARCE,
         DECLINING
+    }
+
+    /**
+     * What a change takes back that a gate holds by: said to be clean, allowed, unprotected or plentiful again, or a toxic
+     * neighbour gone. Each is a decision, with a reason.
+     */
+    public List<String> loosenedBy(Site after) {
+        List<String> loosened = new ArrayList<>();
+        if (ground == Ground.CONTAMINATED && after.ground != Ground.CONTAMINATED) {
+            loosened.add("ground");
+        }
+        if (permission == Permission.REFUSED && after.permission != Permission.REFUSED) {
+            loosened.add("permission");
+        }
+        if (protectedSpecies && !after.protectedSpecies) {
+            loosened.add("protectedSpecies");
+        }
+        if (few() && !after.few()) {
+            loosened.add("plenty");
+        }
+        if (neighbour != null && !neighbour.equals(after.neighbour)) {
+            loosened.add("neighbour");
+        }
+        return loosened;
+    }
+
+    private boolean few() {
+        return plenty == Plenty.SCARCE || plenty == Plenty.DECLINING;
     }
 }

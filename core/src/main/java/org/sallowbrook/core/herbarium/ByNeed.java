@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.household.PlantFamily;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
 
@@ -155,8 +157,9 @@ public final class ByNeed {
         if (byMouth) {
             silent(taxon, person, reasons);
         }
-        if (person.allergyFamilies().contains(taxon.family())) {
-            reasons.add("allergy to " + taxon.family());
+        Optional<PlantFamily> family = PlantFamily.of(taxon.family());
+        if (person.allergyFamilies().stream().map(PlantFamily::of).anyMatch(f -> f.isEmpty() || f.equals(family))) {
+            reasons.add("an allergy to " + family.map(PlantFamily::words).orElse(taxon.family()));
         }
         return reasons.isEmpty() ? null : String.join("; ", reasons);
     }

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Set;
 import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Herbarium.Problem;
+import org.sallowbrook.core.household.Condition;
+import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.household.PlantFamily;
 
 /** Everything a card may have wrong, all of it at once. */
 final class CardCheck {
@@ -20,6 +23,7 @@ final class CardCheck {
 
     List<Problem> problems(Taxon taxon) {
         names(taxon);
+        typed(taxon);
         characters(taxon);
         lookAlikes(taxon);
         use(taxon);
@@ -39,6 +43,43 @@ final class CardCheck {
         if (!new HashSet<>(taxon.commonNames()).containsAll(taxon.ambiguousNames())) {
             wrong(taxon, "ambiguousNames", "an ambiguous name must be one of the common names");
         }
+    }
+
+    /** Values that a gate reads must be what it can read. */
+    private void typed(Taxon taxon) {
+        if (taxon.group() == Group.PLANT && PlantFamily.of(taxon.family()).isEmpty()) {
+            wrong(taxon, "family", taxon.family() + " is no plant family known here; write it as Asteraceae");
+        }
+        taxon.months().forEach((stage, months) -> months(taxon, stage.name(), months));
+        taxon.parts().forEach(p -> months(taxon, p.part().name(), p.months()));
+        for (Taxon.Caution caution : taxon.cautions()) {
+            String value = caution.value();
+            boolean read = switch (caution.subject()) {
+                case PREGNANCY -> value.isEmpty() || value.matches("[123]");
+                case UNDER_AGE -> value.isEmpty() || value.matches("\\d{1,2}");
+                case CONDITION -> isOneOf(Condition.class, value);
+                case MEDICINE -> isOneOf(MedicineClass.class, value);
+                case ALLERGY_FAMILY -> value.isEmpty() || PlantFamily.of(value).isPresent();
+                case BREAST_FEEDING, OPERATION, SUN, DRIVING -> value.isEmpty();
+            };
+            if (!read) {
+                wrong(
+                        taxon,
+                        caution.subject().name(),
+                        caution.subject() + " can't have the value \"" + value + "\": no rule could read it");
+            }
+        }
+    }
+
+    private void months(Taxon taxon, String where, Set<Integer> months) {
+        if (!months.stream().allMatch(m -> m >= 1 && m <= 12)) {
+            wrong(taxon, where, where + " has a month that is not from 1 to 12");
+        }
+    }
+
+    private static <E extends Enum<E>> boolean isOneOf(Class<E> type, String value) {
+        return value.isEmpty()
+                || EnumSet.allOf(type).stream().anyMatch(e -> e.name().equals(value));
     }
 
     private void characters(Taxon taxon) {

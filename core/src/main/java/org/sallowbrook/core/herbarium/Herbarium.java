@@ -52,6 +52,10 @@ public final class Herbarium {
         Map<String, Taxon> all = new LinkedHashMap<>(taxa);
         own.forEach(t -> all.put(t.id(), t));
         for (Taxon taxon : own) {
+            // A draft is not finished enough to stand in another plant's way.
+            if (taxon.draft()) {
+                continue;
+            }
             for (Taxon.LookAlike likeness : taxon.lookAlikes()) {
                 Taxon other = all.get(likeness.taxon());
                 if (other != null && other.lookAlike(taxon.id()).isEmpty()) {

@@ -1,8 +1,16 @@
 package org.sallowbrook.core.herbarium;
 
+import java.text.Normalizer;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Herbarium.Problem;
 
@@ -20,6 +28,9 @@ public final class OwnCardRules {
         if (own.danger().ordinal() < shipped.danger().ordinal()) {
             wrong(problems, own, "danger", "may not be called less dangerous than " + shipped.danger());
         }
+        if (!own.family().equals(shipped.family()) || own.group() != shipped.group()) {
+            wrong(problems, own, "family", "the family is " + shipped.family() + ": allergies are judged by it");
+        }
         if (!own.name().equals(shipped.name())) {
             wrong(
                     problems,
@@ -27,10 +38,26 @@ public final class OwnCardRules {
                     "name",
                     "is the card of " + shipped.name() + "; another plant needs a card of its own");
         }
-        if (shipped.danger().dangerous()
-                && !(own.characters().equals(shipped.characters())
-                        && own.regions().equals(shipped.regions()))) {
-            wrong(problems, own, "characters", "the characters of a dangerous plant are fixed");
+        if (!own.characters().equals(shipped.characters())) {
+            wrong(problems, own, "characters", "the characters of a plant that ships are fixed: verdicts rest on them");
+        }
+        if (!own.regions().equals(shipped.regions())) {
+            wrong(problems, own, "regions", "the regions of a plant that ships are fixed: its rivals follow from them");
+        }
+        if (own.genusEnough() && !shipped.genusEnough()) {
+            wrong(problems, own, "genusEnough", "the genus is not enough for this plant");
+        }
+        if (own.lookAlikesChecked() && !shipped.lookAlikesChecked()) {
+            wrong(problems, own, "lookAlikesChecked", "the list of look-alikes was not checked");
+        }
+        if (shipped.halfParasite() && !own.halfParasite()) {
+            wrong(problems, own, "halfParasite", "it stays a half-parasite");
+        }
+        if (!own.hazards().keySet().containsAll(shipped.hazards().keySet())) {
+            wrong(problems, own, "hazards", "hazards must stay");
+        }
+        if (own.draft() != shipped.draft()) {
+            wrong(problems, own, "draft", "a card that ships can't be made a draft, nor a draft whole");
         }
         for (Taxon.LookAlike likeness : shipped.lookAlikes()) {
             Taxon.LookAlike kept = own.lookAlike(likeness.taxon()).orElse(null);
@@ -88,6 +115,9 @@ public final class OwnCardRules {
             if (known != null && !known.routes().containsAll(part.routes())) {
                 wrong(problems, own, part.part().name(), part.part() + " may not get a route the card does not allow");
             }
+            if (known != null) {
+                figures(known, part, own, problems);
+            }
             if (known != null && !known.contents().stream().allMatch(c -> keptCeiling(c, part))) {
                 wrong(problems, own, part.part().name(), "a ceiling of a constituent must stay, or be lower");
             }
@@ -103,6 +133,183 @@ public final class OwnCardRules {
                 wrong(problems, own, use.name(), use.name() + " is a grave illness and stays marked so");
             }
         }
+    }
+
+    private static void figures(Taxon.UsedPart known, Taxon.UsedPart part, Taxon own, List<Problem> problems) {
+        String where = part.part().name();
+        if (part.sharePerPlant() > known.sharePerPlant() || part.shareOfStand() > known.shareOfStand()) {
+            wrong(problems, own, where, "no larger share may be taken than the card allows");
+        }
+        if (less(part.ageingMonths(), known.ageingMonths()) || less(part.leastAgeYears(), known.leastAgeYears())) {
+            wrong(problems, own, where, "an ageing time or least age must stay, or be longer");
+        }
+        if (part.doses().stream().anyMatch(d -> !withinShipped(d, known))) {
+            wrong(
+                    problems,
+                    own,
+                    where,
+                    "a dose may not be larger, longer or for a younger person than the card's largest by that route");
+        }
+    }
+
+    private static boolean less(@Nullable Integer own, @Nullable Integer shipped) {
+        return shipped != null && (own == null || own < shipped);
+    }
+
+    /** Where the shipped part has a figure by this route, its largest bounds every other. */
+    private static boolean withinShipped(Taxon.DoseRange dose, Taxon.UsedPart shipped) {
+        List<Taxon.DoseRange> known =
+                shipped.doses().stream().filter(d -> d.route() == dose.route()).toList();
+        if (known.isEmpty()) {
+            return true;
+        }
+        boolean amount = known.stream()
+                .anyMatch(d -> dose.driedGPerDay().high() <= d.driedGPerDay().high());
+        boolean age = known.stream().anyMatch(d -> dose.fromAgeYears() >= d.fromAgeYears());
+        boolean days = known.stream()
+                .anyMatch(d -> d.mostDays() == null || (dose.mostDays() != null && dose.mostDays() <= d.mostDays()));
+        return amount && age && days;
+    }
+
+    /**
+     * The household's version of a shipped card as the rules see it: of every two statements the stricter one, so that neither
+     * a card saved before a rule was known nor a shipped card that has since become stricter weakens anything.
+     */
+    public static Taxon strictest(Taxon shipped, Taxon own) {
+        List<Taxon.LookAlike> likenesses = new ArrayList<>(shipped.lookAlikes());
+        own.lookAlikes().stream()
+                .filter(l -> shipped.lookAlike(l.taxon()).isEmpty())
+                .forEach(likenesses::add);
+        Map<Taxon.Hazard, String> hazards = new LinkedHashMap<>(own.hazards());
+        hazards.putAll(shipped.hazards());
+        List<Taxon.Caution> cautions = new ArrayList<>(own.cautions());
+        shipped.cautions().stream().filter(c -> !cautions.contains(c)).forEach(cautions::add);
+        List<Taxon.Action> actions = new ArrayList<>(own.actions());
+        shipped.actions().stream()
+                .filter(a -> actions.stream().noneMatch(o -> o.name().equals(a.name())))
+                .forEach(actions::add);
+        return new Taxon(
+                shipped.id(),
+                shipped.name(),
+                shipped.author(),
+                union(shipped.olderNames(), own.olderNames()),
+                shipped.danger().dangerous()
+                        ? union(shipped.commonNames(), own.commonNames())
+                        : union(own.commonNames(), shipped.commonNames()),
+                Set.copyOf(union(List.copyOf(shipped.ambiguousNames()), List.copyOf(own.ambiguousNames()))),
+                shipped.family(),
+                shipped.group(),
+                own.lifeForm(),
+                own.origin(),
+                own.danger().ordinal() > shipped.danger().ordinal() ? own.danger() : shipped.danger(),
+                shipped.draft(),
+                shipped.genusEnough() && own.genusEnough(),
+                shipped.lookAlikesChecked() && own.lookAlikesChecked(),
+                shipped.regions(),
+                own.habitat(),
+                own.protection().isBlank() ? shipped.protection() : own.protection(),
+                own.sexes(),
+                hazards,
+                own.washing().isBlank() ? shipped.washing() : own.washing(),
+                own.winterTells(),
+                shipped.halfParasite() || own.halfParasite(),
+                own.months(),
+                shipped.characters(),
+                likenesses,
+                parts(shipped, own),
+                Set.copyOf(union(List.copyOf(shipped.constituents()), List.copyOf(own.constituents()))),
+                actions,
+                own.uses().stream()
+                        .map(u -> new Taxon.Use(
+                                u.name(),
+                                u.route(),
+                                u.potency(),
+                                u.grave()
+                                        || shipped.uses().stream()
+                                                .anyMatch(s ->
+                                                        s.grave() && s.name().equalsIgnoreCase(u.name())),
+                                u.source()))
+                        .toList(),
+                own.foods(),
+                cautions,
+                own.source());
+    }
+
+    /** A part that would weaken the shipped one gives way to it. */
+    private static List<Taxon.UsedPart> parts(Taxon shipped, Taxon own) {
+        if (shipped.danger().dangerous()) {
+            return List.of();
+        }
+        List<Taxon.UsedPart> parts = new ArrayList<>();
+        for (Taxon.UsedPart part : own.parts()) {
+            Taxon.UsedPart known = shipped.usedPart(part.part()).orElse(null);
+            List<Problem> problems = new ArrayList<>();
+            if (known != null) {
+                figures(known, part, own, problems);
+                if (!known.routes().containsAll(part.routes())
+                        || !known.contents().stream().allMatch(c -> keptCeiling(c, part))) {
+                    problems.add(new Problem(own.id(), part.part().name(), "wider than the card"));
+                }
+                parts.add(problems.isEmpty() ? part : known);
+            } else if (!(part.routes().contains(Taxon.Route.INTERNAL) && outsideOnly(shipped))) {
+                parts.add(part);
+            }
+        }
+        return parts;
+    }
+
+    private static <T> List<T> union(List<T> first, List<T> second) {
+        Set<T> all = new LinkedHashSet<>(first);
+        all.addAll(second);
+        return List.copyOf(all);
+    }
+
+    /**
+     * What a household's card may not be called: by a name of a plant that ships, in whatever spelling, or so nearly as a
+     * dangerous one that a slip of the pen would do.
+     */
+    public static List<Problem> borrowedNames(Collection<Taxon> shipped, Taxon own) {
+        List<Problem> problems = new ArrayList<>();
+        for (Taxon other : shipped) {
+            if (other.id().equals(own.id())) {
+                continue;
+            }
+            for (String name : union(List.of(own.name()), own.olderNames())) {
+                if (sameName(name, other)) {
+                    wrong(
+                            problems,
+                            own,
+                            name,
+                            name + " is " + other.commonName() + ", whose card ships; look it up under that name");
+                }
+            }
+            for (String name : own.commonNames()) {
+                if (other.danger().dangerous()
+                        && other.commonNames().stream().anyMatch(c -> plain(c).equals(plain(name)))) {
+                    wrong(problems, own, name, name + " is what a dangerous plant is called; choose another name");
+                }
+            }
+        }
+        return problems;
+    }
+
+    private static boolean sameName(String name, Taxon other) {
+        LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
+        int slips = other.danger().dangerous() ? 2 : 0;
+        return union(List.of(other.name()), other.olderNames()).stream()
+                .anyMatch(n -> distance.apply(plain(n), plain(name)) <= slips);
+    }
+
+    /** Genus and epithet in lower case, without accents, hybrid sign, rank or author. */
+    private static String plain(String name) {
+        String[] words = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replace("×", " ")
+                .replaceAll("[^a-z' -]", " ")
+                .strip()
+                .split("[\\s-]+");
+        return String.join(" ", Arrays.asList(words).subList(0, Math.min(2, words.length)));
     }
 
     private static boolean keptCeiling(Taxon.Content shipped, Taxon.UsedPart own) {

@@ -1,5 +1,6 @@
 package org.sallowbrook.core.herbarium;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,6 +59,14 @@ public record Taxon(
         List<Food> foods,
         List<Caution> cautions,
         Source source) {
+
+    /** PRESENT before UNKNOWN before NONE_FOUND; of those present the severest first. */
+    static final Comparator<Caution> STRICTEST = Comparator.comparing((Caution c) -> switch (c.status()) {
+                case PRESENT -> 0;
+                case UNKNOWN -> 1;
+                case NONE_FOUND -> 2;
+            })
+            .thenComparing(c -> c.severity() == null ? Severity.NOTE : c.severity());
 
     public enum Origin {
         NATIVE,
@@ -344,12 +353,37 @@ public record Taxon(
         return commonNames.isEmpty() ? name : commonNames.get(0);
     }
 
-    /** Whether anything about a subject was looked up, and the entry that matters most. */
+    /** What the card says of a subject: of several entries the strictest, whatever their order. */
     public Optional<Caution> caution(Subject subject, String value) {
         return cautions.stream()
                 .filter(c -> c.subject() == subject
                         && (c.value().isEmpty() || c.value().equals(value)))
-                .findFirst();
+                .min(STRICTEST);
+    }
+
+    /** The strictest entry on age that speaks of somebody so old; empty when none does. */
+    public Optional<Caution> underAge(int ageYears) {
+        List<Caution> all =
+                cautions.stream().filter(c -> c.subject() == Subject.UNDER_AGE).toList();
+        Optional<Caution> speaks = all.stream()
+                .filter(c -> c.status() == CautionStatus.PRESENT)
+                .filter(c -> c.value().isEmpty() || ageYears < Integer.parseInt(c.value()))
+                .min(STRICTEST);
+        // An age from which it is allowed has been looked up; silence about the rest is not unknown.
+        return speaks.isPresent()
+                ? speaks
+                : all.stream()
+                        .filter(c -> c.status() != CautionStatus.PRESENT)
+                        .min(STRICTEST)
+                        .or(() -> all.stream()
+                                .findFirst()
+                                .map(c -> new Caution(
+                                        c.subject(),
+                                        c.value(),
+                                        CautionStatus.NONE_FOUND,
+                                        null,
+                                        c.effect(),
+                                        c.source())));
     }
 
     public Optional<Caution> caution(MedicineClass medicine) {

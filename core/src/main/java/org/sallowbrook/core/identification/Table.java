@@ -41,6 +41,9 @@ final class Table {
     Table(Herbarium herbarium, String region, LifeStage stage, Set<LookingCondition> conditions) {
         taxa = herbarium.taxa().stream()
                 .filter(t -> t.regions().contains(region))
+                // A draft of a harmless plant is not told yet; a dangerous one is a rival however little is known of
+                // it.
+                .filter(t -> !t.draft() || t.danger().dangerous())
                 .toList();
         characters = herbarium.characters().stream()
                 .filter(c -> c.stages().contains(stage))

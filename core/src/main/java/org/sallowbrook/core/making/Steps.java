@@ -50,7 +50,8 @@ public final class Steps {
         return steps;
     }
 
-    public static List<Step> tea(Tea.Recipe recipe, Tea.Plan plan) {
+    /** @param honey whether it is sweetened with honey, once it is no longer hot */
+    public static List<Step> tea(Tea.Recipe recipe, Tea.Plan plan, boolean honey) {
         List<Step> steps = new ArrayList<>();
         plan.herbs()
                 .forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name()
@@ -73,6 +74,12 @@ public final class Steps {
                     null,
                     wait > 0 ? wait : null));
             before = step.minute();
+        }
+        if (honey) {
+            steps.add(new Step(
+                    "Let it cool until it can be drunk, and stir in the honey.",
+                    "No honey for a child under one year: infant botulism.",
+                    null));
         }
         return steps;
     }

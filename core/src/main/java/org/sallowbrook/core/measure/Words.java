@@ -2,6 +2,8 @@ package org.sallowbrook.core.measure;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
 /** Figures as they stand in a sentence: rounded for the eye, never for the reckoning. */
@@ -9,6 +11,8 @@ public final class Words {
 
     private static final int PLACES = 6;
     private static final double LARGEST_EXACT = 1e15;
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     private Words() {}
 
@@ -67,6 +71,11 @@ public final class Words {
     /** A constant as a word: HEAPED_TEASPOON as "heaped teaspoon". */
     public static String lower(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** A day as people read it: 3 Jul 2026. */
+    public static String day(LocalDate day) {
+        return day.format(DAY);
     }
 
     public static String grams(double grams) {

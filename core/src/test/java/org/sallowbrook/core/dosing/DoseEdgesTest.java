@@ -364,7 +364,8 @@ public class DoseEdgesTest {
     @Test
     public void aTrialOnTheSkinIsAskedForOnTheSkin() {
         Taxon card = Cards.card("herb").part(0.5, 0.5, Set.of(Route.EXTERNAL)).build();
-        var untried = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), false, false, null, null);
+        var untried =
+                new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), false, false, null, 0, null, null);
         assertThat(DosingGate.check(product(card), adult(Set.of()), untried, DAY))
                 .anySatisfy(f -> assertThat(f.action()).contains("patch of skin"));
     }

@@ -59,7 +59,7 @@ public class DosingGateTest {
 
     private static DosingGate.Intake mouth(double mlPerDay, int days) {
         return new DosingGate.Intake(
-                DosingGate.Way.MOUTH, null, mlPerDay / 3, mlPerDay, days, List.of(), true, false, null, null);
+                DosingGate.Way.MOUTH, null, mlPerDay / 3, mlPerDay, days, List.of(), true, false, null, 0, null, null);
     }
 
     private static List<Finding> check(Product product, Person person, DosingGate.Intake intake) {
@@ -96,6 +96,8 @@ public class DosingGateTest {
                 true,
                 false,
                 null,
+                0,
+                null,
                 null);
         assertThat(stops(check(bottle, WELL, besides))).containsExactly("DOSE_ABOVE_CARD");
         assertThat(stops(check(bottle, WELL, mouth(9, 15)))).containsExactly("COURSE_TOO_LONG");
@@ -105,8 +107,8 @@ public class DosingGateTest {
     public void whereTheCardIsSilentNoDoseIsGiven() {
         Taxon silent = Cards.card("herb").part(0.5, 0.5, Set.of(Route.INTERNAL)).build();
         assertThat(stops(check(of(silent), WELL, mouth(1, 5)))).containsExactly("NO_CARD_FIGURE");
-        var forOther =
-                new DosingGate.Intake(DosingGate.Way.MOUTH, "another use", 1, 3, 5, List.of(), true, false, null, null);
+        var forOther = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, "another use", 1, 3, 5, List.of(), true, false, null, 0, null, null);
         assertThat(stops(check(of(herb().build()), WELL, forOther))).containsExactly("NO_CARD_FIGURE");
     }
 
@@ -151,7 +153,7 @@ public class DosingGateTest {
 
     @Test(dataProvider = "refusedWays")
     public void someWaysAreNeverPlanned(DosingGate.Way way) {
-        var intake = new DosingGate.Intake(way, null, 1, 1, 1, List.of(), true, false, null, null);
+        var intake = new DosingGate.Intake(way, null, 1, 1, 1, List.of(), true, false, null, 0, null, null);
         assertThat(stops(check(of(herb().build()), WELL, intake))).contains("ROUTE_REFUSED");
     }
 
@@ -206,9 +208,9 @@ public class DosingGateTest {
         Product bottle = of(herb().holds(Constituent.PYRROLIZIDINE).build());
         assertThat(stops(check(bottle, WELL, mouth(9, 5)))).contains("PYRROLIZIDINE");
         var tenDays = new DosingGate.Intake(
-                DosingGate.Way.SKIN, null, 0, 0, 10, List.of(), true, false, DosingGate.Skin.INTACT, null);
+                DosingGate.Way.SKIN, null, 0, 0, 10, List.of(), true, false, DosingGate.Skin.INTACT, 0, null, null);
         var eleven = new DosingGate.Intake(
-                DosingGate.Way.SKIN, null, 0, 0, 11, List.of(), true, false, DosingGate.Skin.INTACT, null);
+                DosingGate.Way.SKIN, null, 0, 0, 11, List.of(), true, false, DosingGate.Skin.INTACT, 0, null, null);
         assertThat(stops(check(bottle, WELL, tenDays))).isEmpty();
         assertThat(stops(check(bottle, WELL, eleven))).containsExactly("PYRROLIZIDINE");
         Person feeding = new Person("f", 30, null, null, null, true, Set.of(), Set.of(), Set.of(), null);
@@ -259,8 +261,71 @@ public class DosingGateTest {
 
     @Test
     public void allergyToTheFamilyStops() {
-        Person allergic = new Person("a", 40, 70.0, null, null, false, Set.of(), Set.of(), Set.of("Inventaceae"), null);
-        assertThat(stops(check(of(herb().build()), allergic, mouth(9, 5)))).containsExactly("ALLERGY");
+        // However it was written: by its Latin in any case, by the older name, as people say it.
+        for (String written : List.of("Poaceae", "poaceae ", "GRAMINEAE", "the grass family", "grass")) {
+            Person allergic = new Person("a", 40, 70.0, null, null, false, Set.of(), Set.of(), Set.of(written), null);
+            assertThat(stops(check(of(herb().build()), allergic, mouth(9, 5))))
+                    .as(written)
+                    .containsExactly("ALLERGY");
+        }
+        Person unreadable = new Person("a", 40, 70.0, null, null, false, Set.of(), Set.of(), Set.of("Gras"), null);
+        assertThat(check(of(herb().build()), unreadable, mouth(9, 5))).anySatisfy(f -> {
+            assertThat(f.code()).isEqualTo("ALLERGY_UNREADABLE");
+            assertThat(f.severity()).isEqualTo(Severity.HOLD);
+        });
+    }
+
+    /** A course is judged to its last day, and with the days before it that were no real pause. */
+    @Test
+    public void aCourseNeitherOutlivesItsProductNorStartsTheCountAnew() {
+        Product bottle = of(herb().build());
+        var within = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, null, 1, 3, 14, List.of(), true, false, null, 0, bottle.bestBefore(), null);
+        assertThat(stops(check(bottle, WELL, within))).isEmpty();
+        var beyond = new DosingGate.Intake(
+                DosingGate.Way.MOUTH,
+                null,
+                1,
+                3,
+                14,
+                List.of(),
+                true,
+                false,
+                null,
+                0,
+                bottle.bestBefore().plusDays(1),
+                null);
+        assertThat(stops(check(bottle, WELL, beyond))).containsExactly("EXPIRES_DURING");
+        var again = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, null, 1, 3, 14, List.of(), true, false, null, 1, null, null);
+        assertThat(stops(check(bottle, WELL, again))).containsExactly("COURSE_TOO_LONG");
+    }
+
+    @Test
+    public void aPauseCountsOnlyWhenItIsLongEnough() {
+        LocalDate start = LocalDate.of(2026, 7, 15);
+        assertThat(Exposure.daysBefore(List.of(), start)).isZero();
+        assertThat(Exposure.daysBefore(List.of(start.minusDays(14)), start)).isEqualTo(14);
+        assertThat(Exposure.daysBefore(List.of(start.minusDays(15)), start)).isZero();
+        assertThat(Exposure.daysBefore(List.of(start.minusDays(20), start.minusDays(10), start.plusDays(3)), start))
+                .isEqualTo(20);
+    }
+
+    /** Of several entries the strictest speaks, whatever their order. */
+    @Test
+    public void aBlankOrKindEntryNeverHidesAStrictOne() {
+        Person pregnant = new Person("p", 30, 70.0, null, 1, false, Set.of(), Set.of(), Set.of(), null);
+        for (boolean kindFirst : new boolean[] {true, false}) {
+            var card = herb();
+            if (kindFirst) {
+                card.caution(Subject.PREGNANCY, "", CautionStatus.NONE_FOUND, null);
+            }
+            card.caution(Subject.PREGNANCY, "1", CautionStatus.PRESENT, Severity.STOP);
+            if (!kindFirst) {
+                card.caution(Subject.PREGNANCY, "", CautionStatus.NONE_FOUND, null);
+            }
+            assertThat(stops(check(of(card.build()), pregnant, mouth(9, 5)))).contains("CAUTION_PREGNANCY");
+        }
     }
 
     @Test
@@ -292,7 +357,7 @@ public class DosingGateTest {
     public void graveIllnessAndInfantsAreReferred() {
         Product bottle = of(herb().grave("heart failure").build());
         var intake = new DosingGate.Intake(
-                DosingGate.Way.MOUTH, "Heart failure", 1, 3, 5, List.of(), true, false, null, null);
+                DosingGate.Way.MOUTH, "Heart failure", 1, 3, 5, List.of(), true, false, null, 0, null, null);
         assertThat(stops(check(bottle, WELL, intake))).contains("GRAVE_ILLNESS");
         Person infant = new Person("i", 0, 8.0, null, null, false, Set.of(), Set.of(), Set.of(), null);
         Product honey = new Product(
@@ -304,8 +369,10 @@ public class DosingGateTest {
     @Test
     public void theFirstTimeIsHeldUntilTriedUnlessItIsTheTrial() {
         Product bottle = of(herb().build());
-        var untried = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, null);
-        var trial = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 1, List.of(), false, true, null, null);
+        var untried = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, 0, null, null);
+        var trial =
+                new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 1, List.of(), false, true, null, 0, null, null);
         assertThat(check(bottle, WELL, untried)).extracting(Finding::code).contains("FIRST_TIME");
         assertThat(check(bottle, WELL, trial)).extracting(Finding::code).doesNotContain("FIRST_TIME");
     }
@@ -328,7 +395,8 @@ public class DosingGateTest {
     @Test
     public void nothingHomeMadeGoesOnAWound() {
         for (DosingGate.Skin skin : DosingGate.Skin.values()) {
-            var intake = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, null);
+            var intake = new DosingGate.Intake(
+                    DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, 0, null, null);
             assertThat(stops(check(of(herb().build()), WELL, intake)).contains("WOUND"))
                     .isEqualTo(skin == DosingGate.Skin.WOUND);
         }
@@ -359,7 +427,8 @@ public class DosingGateTest {
 
     @Test(dataProvider = "skins")
     public void whatPoisonsThroughACutGoesOnWholeSkinOnly(Taxon taxon, DosingGate.Skin skin, boolean stopped) {
-        var intake = new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, null);
+        var intake =
+                new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, skin, 0, null, null);
         assertThat(stops(check(of(taxon), WELL, intake)).contains("INTACT_ONLY"))
                 .isEqualTo(stopped);
     }
@@ -370,7 +439,7 @@ public class DosingGateTest {
                 "P", 50, 70.0, null, null, false, Set.of(), Set.of(MedicineClass.CONTRACEPTIVE), Set.of(), null);
         for (int daysAgo : new int[] {0, 14, 15}) {
             var intake = new DosingGate.Intake(
-                    DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), true, false, null, DAY.minusDays(daysAgo));
+                    DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), true, false, null, 0, null, DAY.minusDays(daysAgo));
             assertThat(check(of(herb().build()), onThinner, intake).stream()
                             .anyMatch(f -> f.code().equals("INDUCTION_LINGERS") && f.severity() == Severity.HOLD))
                     .isEqualTo(daysAgo <= 14);
@@ -397,7 +466,7 @@ public class DosingGateTest {
     }
 
     private static DosingGate.Intake onSkin() {
-        return new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, null, null);
+        return new DosingGate.Intake(DosingGate.Way.SKIN, null, 0, 0, 5, List.of(), true, false, null, 0, null, null);
     }
 
     /** Allowed by mouth at any age, so that only the caution under test speaks. */
@@ -495,7 +564,8 @@ public class DosingGateTest {
 
     @Test
     public void aFirstTrialIsHeldUntilItWasMadeAndNotAskedOfTheStopped() {
-        var untried = new DosingGate.Intake(DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, null);
+        var untried = new DosingGate.Intake(
+                DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), false, false, null, 0, null, null);
         assertThat(codes(of(herb().build()), WELL, untried)).contains("FIRST_TIME");
         assertThat(codes(of(herb().build()), aged(12), untried)).doesNotContain("FIRST_TIME");
     }
@@ -526,14 +596,16 @@ public class DosingGateTest {
                 true,
                 false,
                 null,
+                0,
+                null,
                 null);
         // 5 mL x 0.2 g/mL + 3 g
         assertThat(check(of(a), WELL, beside)).anySatisfy(f -> {
             assertThat(f.code()).isEqualTo("CONSTITUENT_FROM_SEVERAL");
             assertThat(f.message()).contains("4 g");
         });
-        var onSkin =
-                new DosingGate.Intake(DosingGate.Way.SKIN, null, 1, 5, 5, beside.others(), true, false, null, null);
+        var onSkin = new DosingGate.Intake(
+                DosingGate.Way.SKIN, null, 1, 5, 5, beside.others(), true, false, null, 0, null, null);
         assertThat(codes(of(a), WELL, onSkin)).doesNotContain("CONSTITUENT_FROM_SEVERAL");
     }
 }

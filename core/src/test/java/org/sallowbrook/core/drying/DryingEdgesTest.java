@@ -226,4 +226,48 @@ public class DryingEdgesTest {
                         () -> reckon(Moisture.of(0.7, 0.8), DRY, null, 10, 600, 10, 590))
                 .hasMessageContaining("same hour");
     }
+
+    private static Drying.Result of(double freshG, double[]... weighed) {
+        return Drying.reckon(new Drying.Request(
+                freshG,
+                Moisture.of(0.70, 0.80),
+                0.10,
+                java.util.Arrays.stream(weighed)
+                        .map(w -> new Weighing(w[0], w[1]))
+                        .toList(),
+                new Drying.Air(35, 0.25),
+                Drying.PhysicalTest.CRUMBLES));
+    }
+
+    /** A weight that stands still near the fresh one is no dry herb, whatever crumbles. */
+    @Test
+    public void aStillScaleIsNoProofOfDryness() {
+        var claimed = of(300, new double[] {1, 299}, new double[] {14, 298.5});
+        assertThat(claimed.constantMass()).isTrue();
+        assertThat(claimed.done()).isFalse();
+        assertThat(claimed.findings()).anySatisfy(f -> assertThat(f.code()).isEqualTo("DAMP"));
+        assertThat(of(300, new double[] {60, 78}, new double[] {80, 78}).done()).isTrue();
+    }
+
+    /** 2.5 typed for 250: refused as it stands, forgotten once the next weight is right. */
+    @Test
+    public void oneSlipOfThePenDoesNotSpoilARun() {
+        assertThat(of(300, new double[] {10, 198}, new double[] {20, 2.5}).feasible())
+                .isFalse();
+        var mended = of(300, new double[] {10, 198}, new double[] {20, 2.5}, new double[] {30, 120});
+        assertThat(mended.feasible()).isTrue();
+        assertThat(mended.findings()).anySatisfy(f -> assertThat(f.code()).isEqualTo("WEIGHING_SET_ASIDE"));
+        assertThat(mended.moistureNow())
+                .isEqualTo(
+                        of(300, new double[] {10, 198}, new double[] {30, 120}).moistureNow());
+    }
+
+    @Test
+    public void aSlipTeachesNothing() {
+        FreshDryRatio predicted = FreshDryRatio.predicted(Moisture.of(0.70, 0.80), 0.10);
+        FreshDryRatio learned = predicted.learn(java.util.List.of(new FreshDryRatio.Lot(300, 290)));
+        assertThat(learned.lots()).isZero();
+        assertThat(learned.range().mid())
+                .isCloseTo(predicted.range().mid(), org.assertj.core.api.Assertions.within(1e-9));
+    }
 }

@@ -2,6 +2,7 @@ package org.sallowbrook.core.field;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -12,6 +13,7 @@ import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification.Status;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Severity;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -22,7 +24,16 @@ public class HarvestGateTest {
             Cards.card("x").part(0.5, 0.4, Set.of(Taxon.Route.INTERNAL)).build();
     private static final Site SITE =
             new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null);
-    private static final HarvestGate.Identity SURE = new HarvestGate.Identity(Status.CONFIRMED, false, true, null);
+    private static final HarvestGate.Identity SURE =
+            new HarvestGate.Identity(look(Status.CONFIRMED), false, false, true, null);
+
+    private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
+
+    private static IdentityOnRecord.Look look(Status status) {
+        return new IdentityOnRecord.Look(
+                "x", LocalDate.of(2026, 6, 28), Instant.parse("2026-06-28T09:00:00Z"), LifeStage.FLOWERING, status);
+    }
+
     private static final Set<String> TELLS = Set.of("c0", "c1", "c2");
 
     private static List<String> codes(
@@ -64,10 +75,10 @@ public class HarvestGateTest {
     @DataProvider
     public Object[][] identities() {
         return new Object[][] {
-            {new HarvestGate.Identity(null, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.NOT_YET, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.STOP, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(Status.CONFIRMED, true, true, null), "IDENTITY_DOUBTED"},
+            {new HarvestGate.Identity(null, false, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(look(Status.NOT_YET), false, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(look(Status.STOP), false, false, true, null), "NOT_IDENTIFIED"},
+            {new HarvestGate.Identity(look(Status.CONFIRMED), true, false, true, null), "IDENTITY_DOUBTED"},
         };
     }
 
@@ -121,7 +132,7 @@ public class HarvestGateTest {
     @Test
     public void theWrongMomentWarnsAndAnUnusedPartStops() {
         assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FRUITING, 0.1, 0, TELLS, false))
-                .containsExactly("NOT_THE_MOMENT");
+                .containsExactly("STAGE_NOT_SEEN", "NOT_THE_MOMENT");
         assertThat(codes(HERB, Taxon.Part.FRUIT, SURE, SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, false))
                 .containsExactly("PART_NOT_USED");
     }
@@ -147,10 +158,8 @@ public class HarvestGateTest {
                 .contains("NOT_FOR_HARVEST", "PART_NOT_USED");
     }
 
-    private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
-
     private static HarvestGate.Identity untellable(@Nullable Tag tag) {
-        return new HarvestGate.Identity(Status.CONFIRMED, false, false, tag);
+        return new HarvestGate.Identity(look(Status.CONFIRMED), false, false, false, tag);
     }
 
     @DataProvider
@@ -178,7 +187,7 @@ public class HarvestGateTest {
         assertThat(codes(
                         HERB,
                         Taxon.Part.HERB,
-                        new HarvestGate.Identity(Status.CONFIRMED, true, false, tag),
+                        new HarvestGate.Identity(look(Status.CONFIRMED), true, false, false, tag),
                         SITE,
                         LifeStage.FLOWERING,
                         0.1,
@@ -186,5 +195,102 @@ public class HarvestGateTest {
                         TELLS,
                         true))
                 .containsExactly("IDENTITY_DOUBTED");
+    }
+
+    // ---- what a verdict holds for
+
+    private static IdentityOnRecord.Look look(String taxon, int daysBefore, int keptHour, Status status) {
+        return new IdentityOnRecord.Look(
+                taxon,
+                DAY.minusDays(daysBefore),
+                Instant.parse("2026-07-01T00:00:00Z").plusSeconds(keptHour * 3600L),
+                LifeStage.FLOWERING,
+                status);
+    }
+
+    @DataProvider
+    public Object[][] records() {
+        return new Object[][] {
+            {"the plant of the stand was changed", List.of(look("y", 1, 1, Status.CONFIRMED)), null},
+            {
+                "changed, and changed back",
+                List.of(look("x", 3, 1, Status.CONFIRMED), look("y", 2, 2, Status.CONFIRMED)),
+                null
+            },
+            {"looked at after the day", List.of(look("x", -1, 1, Status.CONFIRMED)), null},
+            {
+                "two on one day: the later kept",
+                List.of(look("x", 1, 2, Status.NOT_YET), look("x", 1, 1, Status.CONFIRMED)),
+                Status.NOT_YET
+            },
+            {
+                "a STOP kept later that claims an earlier day",
+                List.of(look("x", 5, 9, Status.STOP), look("x", 1, 1, Status.CONFIRMED)),
+                Status.STOP
+            },
+            {
+                "told again after a STOP",
+                List.of(look("x", 1, 9, Status.CONFIRMED), look("x", 5, 1, Status.STOP)),
+                Status.CONFIRMED
+            },
+        };
+    }
+
+    @Test(dataProvider = "records")
+    public void theLookThatSpeaksIsOfThisPlantAndTheLater(
+            String what, List<IdentityOnRecord.Look> looks, @Nullable Status status) {
+        IdentityOnRecord.Look speaks = IdentityOnRecord.on(DAY, "x", looks);
+        assertThat(speaks == null ? null : speaks.status()).as(what).isEqualTo(status);
+    }
+
+    private static List<String> seen(int daysBefore, LifeStage pickedAt, boolean lookAlikes, boolean singly) {
+        return codes(
+                HERB,
+                Taxon.Part.HERB,
+                new HarvestGate.Identity(look("x", daysBefore, 1, Status.CONFIRMED), false, lookAlikes, true, null),
+                SITE,
+                pickedAt,
+                0.1,
+                0,
+                TELLS,
+                singly);
+    }
+
+    @Test
+    public void aVerdictAgesAndIsOfItsStage() {
+        assertThat(seen(400, LifeStage.FLOWERING, false, false)).isEmpty();
+        assertThat(seen(401, LifeStage.FLOWERING, false, false)).containsExactly("IDENTITY_AGED");
+        assertThat(HarvestGate.check(new HarvestGate.Request(
+                                HERB,
+                                Taxon.Part.HERB,
+                                new HarvestGate.Identity(look("x", 1, 1, Status.CONFIRMED), false, true, true, null),
+                                SITE,
+                                LifeStage.LEAFY,
+                                DAY,
+                                10,
+                                0.1,
+                                0,
+                                TELLS,
+                                true))
+                        .stream()
+                        .filter(f -> f.code().equals("STAGE_NOT_SEEN"))
+                        .map(Finding::severity))
+                .containsExactly(Severity.STOP);
+    }
+
+    /** Wherever something poisonous is taken for it, whether or not it was seen there. */
+    @Test
+    public void nothingWithAPoisonousLookAlikePassesByTheHandful() {
+        assertThat(seen(1, LifeStage.FLOWERING, true, false)).containsExactly("EXAMINE_SINGLY");
+        assertThat(seen(1, LifeStage.FLOWERING, true, true)).isEmpty();
+    }
+
+    @Test
+    public void takingASafeguardBackIsNoticed() {
+        Site guarded = new Site(Site.Ground.CONTAMINATED, Site.Permission.REFUSED, Site.Plenty.SCARCE, true, "hemlock");
+        assertThat(guarded.loosenedBy(SITE))
+                .containsExactly("ground", "permission", "protectedSpecies", "plenty", "neighbour");
+        assertThat(SITE.loosenedBy(guarded)).isEmpty();
+        assertThat(guarded.loosenedBy(guarded)).isEmpty();
     }
 }

@@ -90,6 +90,19 @@ public final class Cards {
             this.id = id;
         }
 
+        private @org.jspecify.annotations.Nullable String name;
+        private @org.jspecify.annotations.Nullable String commonName;
+
+        public Builder named(String value) {
+            name = value;
+            return this;
+        }
+
+        public Builder called(String value) {
+            commonName = value;
+            return this;
+        }
+
         public Builder danger(Danger value) {
             danger = value;
             return this;
@@ -213,12 +226,12 @@ public final class Cards {
         public Taxon build() {
             return new Taxon(
                     id,
-                    "Genus " + id,
+                    name == null ? "Genus " + id : name,
                     "Auth.",
                     List.of("Oldgenus " + id),
-                    List.of("common " + id),
+                    List.of(commonName == null ? "common " + id : commonName),
                     Set.of(),
-                    "Inventaceae",
+                    "Poaceae",
                     group,
                     "herb",
                     Taxon.Origin.NATIVE,

@@ -79,4 +79,57 @@ public class OwnCardRulesTest {
                         Cards.card("mine").lookAlike("known", "c0").build()));
         assertThat(herbarium.taxon("known").orElseThrow().lookAlike("mine")).isPresent();
     }
+
+    /** Saved before a rule was known, a weaker card still weakens nothing: of every two statements the stricter counts. */
+    @Test(dataProvider = "weaker")
+    public void whatIsReadIsNeverWeakerThanWhatShips(Cards.Builder own, String message) {
+        Taxon shipped = shipped().build();
+        Taxon read = OwnCardRules.strictest(shipped, own.build());
+        assertThat(OwnCardRules.weakened(shipped, read)).as(message).isEmpty();
+    }
+
+    @Test
+    public void theFamilyAndTheRegionsAreThoseOfTheShippedCard() {
+        Taxon shipped = shipped().build();
+        Taxon read = OwnCardRules.strictest(shipped, shipped().build());
+        assertThat(read.family()).isEqualTo(shipped.family());
+        assertThat(read.regions()).isEqualTo(shipped.regions());
+    }
+
+    @DataProvider
+    public Object[][] borrowed() {
+        return new Object[][] {
+            {"Genus d", true},
+            {"GENUS  D", true},
+            {"Genús d L.", true},
+            {"Oldgenus d", true},
+            {"Genus × d", true},
+            {"Genus dd", true},
+            {"Another plant", false},
+        };
+    }
+
+    @Test(dataProvider = "borrowed")
+    public void noOwnCardBearsTheNameOfADangerousPlant(String name, boolean refused) {
+        Taxon deadly = Cards.card("d").danger(Danger.DEADLY).build();
+        Taxon own = Cards.card("mine").named(name).build();
+        assertThat(OwnCardRules.borrowedNames(java.util.List.of(deadly), own).isEmpty())
+                .isEqualTo(!refused);
+    }
+
+    @Test
+    public void noOwnCardIsCalledWhatADangerousPlantIsCalled() {
+        Taxon deadly = Cards.card("d").danger(Danger.DEADLY).build();
+        Taxon own = Cards.card("mine").named("Other name").called("Common D").build();
+        assertThat(OwnCardRules.borrowedNames(java.util.List.of(deadly), own)).hasSize(1);
+    }
+
+    @Test
+    public void aDraftStandsInNobodysWay() {
+        Taxon known = Cards.card("known").always("a", "c0").build();
+        Herbarium herbarium = new Herbarium(Cards.vocabulary(1), java.util.List.of(known))
+                .with(java.util.List.of(
+                        Cards.card("mine").draft().lookAlike("known", "c0").build()));
+        assertThat(herbarium.taxon("known").orElseThrow().lookAlike("mine")).isEmpty();
+    }
 }

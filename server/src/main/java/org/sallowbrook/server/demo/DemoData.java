@@ -1,9 +1,10 @@
 package org.sallowbrook.server.demo;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.server.dosing.DosingService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.FieldService;
@@ -29,6 +31,7 @@ import org.sallowbrook.server.making.DemoBench;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.SimulatedClock;
 import org.sallowbrook.server.shelf.JarService;
 import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
@@ -67,7 +70,7 @@ class DemoData implements ApplicationRunner {
     private final BatchService batches;
     private final DosingService dosing;
     private final TransactionTemplate transaction;
-    private final Clock clock;
+    private final SimulatedClock clock;
 
     DemoData(
             SignIn signIn,
@@ -82,7 +85,7 @@ class DemoData implements ApplicationRunner {
             BatchService batches,
             DosingService dosing,
             PlatformTransactionManager transactions,
-            Clock clock) {
+            SimulatedClock clock) {
         this.signIn = signIn;
         this.people = people;
         this.herbarium = herbarium;
@@ -103,42 +106,57 @@ class DemoData implements ApplicationRunner {
         if (!signIn.empty()) {
             return;
         }
+        clock.set(SimulatedClock.START);
         Member ilse = signIn.create(
-                new SignIn.SetupRequest("Sallowbrook House", "Etc/UTC", "Ilse Varga-Holm", "ilse", PASSWORD),
+                new SignIn.SetupRequest("Sallowbrook House", "Etc/UTC", REGION, "Ilse Varga-Holm", "ilse", PASSWORD),
                 Member.Role.KEEPER);
         signIn.join(ilse.householdId(), "Tam Holm", "tam", PASSWORD, Member.Role.HELPER);
         signIn.join(ilse.householdId(), "Corwen Holm", "corwen", PASSWORD, Member.Role.READER);
-        as(ilse, this::sallowbrookHouse);
         Member lantern = signIn.create(
-                new SignIn.SetupRequest("Lantern Cottage", "Etc/UTC", "Keeper of Lantern Cottage", "lantern", PASSWORD),
+                new SignIn.SetupRequest(
+                        "Lantern Cottage", "Etc/UTC", REGION, "Keeper of Lantern Cottage", "lantern", PASSWORD),
                 Member.Role.KEEPER);
-        as(lantern, () -> stand("small-leaved-lime", "Lantern Cottage lime", "Lantern Cottage", Site.Ground.CLEAN));
+        lay(ilse, lantern);
+    }
+
+    /** Lays both households from the beginning; those who are signed in stay so. */
+    void lay(Member ilse, Member lantern) {
+        try {
+            as(ilse, this::sallowbrookHouse);
+            as(lantern, () -> stand("small-leaved-lime", "Lantern Cottage lime", "Lantern Cottage", Site.Ground.CLEAN));
+        } finally {
+            clock.set(SimulatedClock.START);
+        }
         LOG.info("demo household laid");
     }
 
     /** All or nothing: a start that was interrupted lays it again. */
     private void as(Member member, Runnable work) {
+        var before = SecurityContextHolder.getContext().getAuthentication();
         SecurityContextHolder.getContext()
                 .setAuthentication(new UsernamePasswordAuthenticationToken(member, null, List.of()));
         try {
             transaction.executeWithoutResult(status -> work.run());
         } finally {
-            SecurityContextHolder.clearContext();
+            SecurityContextHolder.getContext().setAuthentication(before);
         }
     }
 
-    private LocalDate day(int before) {
-        return people.today().minusDays(before);
+    /** Goes to an hour of a day, counted back from the opening morning; what is recorded then is recorded as of then. */
+    private LocalDate go(int daysBefore, double hour) {
+        clock.set(SimulatedClock.START
+                .truncatedTo(ChronoUnit.DAYS)
+                .minus(Duration.ofDays(daysBefore))
+                .plus(Duration.ofMinutes(Math.round(hour * 60))));
+        return people.today();
     }
 
-    private Instant hoursAgo(double hours) {
-        return clock.instant().minus(Duration.ofMinutes(Math.round(hours * 60)));
-    }
-
+    /** In the order in which it happened, from last summer on. */
     private void sallowbrookHouse() {
+        go(376, 9);
         UUID ilse = person("Ilse Varga-Holm", 58, 72.0, 168.0, null, List.of(), false);
         person("Tam Holm", 34, 81.0, 184.0, null, List.of(), false);
-        person("Wren", 9, 31.0, 136.0, null, List.of(), false);
+        person("Wren", 9, 31.0, 135.0, null, List.of(), false);
         person(
                 "Corwen Holm",
                 81,
@@ -148,81 +166,105 @@ class DemoData implements ApplicationRunner {
                 List.of(MedicineClass.ANTICOAGULANT, MedicineClass.SEDATIVE),
                 false);
         person("Oda Brandt", 29, 66.0, 170.0, 2, List.of(), true);
-
         ShelfService.LotView grain = supply(LotKind.SPIRIT, "grain spirit 96 %", 1500, 96.0, true, null);
         ShelfService.LotView table = supply(LotKind.SPIRIT, "table spirit 40 %", 700, 40.0, false, null);
-        ShelfService.LotView olive = supply(
-                LotKind.OIL, "olive oil", 2000, null, true, people.today().plusMonths(8));
+        ShelfService.LotView lastOlive = supply(
+                LotKind.OIL,
+                "olive oil, last year's",
+                700,
+                null,
+                true,
+                SimulatedClock.START.atZone(ZoneOffset.UTC).toLocalDate().minusDays(14));
         ShelfService.LotView wax = supply(LotKind.WAX, "beeswax", 250, null, true, null);
         List<UUID> spirits = List.of(grain.id(), table.id());
-
         UUID fen = stand("meadowsweet", "Meadowsweet, north ditch", "Kettle Fen", Site.Ground.CLEAN);
         stand("meadowsweet", "Meadowsweet, willow side", "Kettle Fen", Site.Ground.CLEAN);
         UUID comfrey = stand("common-comfrey", "Comfrey by the footbridge", "Kettle Fen", Site.Ground.CLEAN);
         UUID nettles = stand("stinging-nettle", "Nettles behind the hedge", "Signal Lane", Site.Ground.CLEAN);
         UUID marigolds = stand("pot-marigold", "Marigold bed", "Station Garden", Site.Ground.CLEAN);
         UUID limes = stand("small-leaved-lime", "The three limes", "Abbot's Copse", Site.Ground.CLEAN);
+        UUID melilot = stand("ribbed-melilot", "Melilot on the dune", "The Long Dune", Site.Ground.CLEAN);
         stand("perforate-st-johns-wort", "St John's-wort on the verge", "Tarry Quarry", Site.Ground.CONTAMINATED);
-
-        ramsonsWithLilies();
-        taggedValerian();
         stand("giant-hogweed", "Hogweed on the way to the fen: keep off", "Kettle Fen", Site.Ground.UNKNOWN);
 
-        identify(limes, "small-leaved-lime", LifeStage.FLOWERING, 405);
-        identify(nettles, "stinging-nettle", LifeStage.LEAFY, 200);
-        identify(fen, "meadowsweet", LifeStage.FLOWERING, 126);
-        identify(marigolds, "pot-marigold", LifeStage.FLOWERING, 125);
-        field.identify(
-                comfrey,
-                new FieldService.IdentificationRequest(
-                        Owned.newId(),
-                        day(20),
-                        LifeStage.ROSETTE,
-                        REGION,
-                        null,
-                        List.of(
-                                new FieldService.ObservationView("leaf-division", "simple"),
-                                new FieldService.ObservationView("leaf-outline", "lance"),
-                                new FieldService.ObservationView("leaf-hairs", "soft"),
-                                new FieldService.ObservationView("leaf-margin", "entire")),
-                        null,
-                        null));
+        go(374, 10);
+        identify(limes, "small-leaved-lime", LifeStage.FLOWERING);
+        jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 373, 300, 0.05, 0.75, "dry and still");
 
-        jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 403, 300, 0.05, 0.75, "dry and still");
-        UUID nettleJar = jarred(nettles, Taxon.Part.LEAF, LifeStage.LEAFY, 170, 520, 0.10, 0.78, "dry after a shower");
-        UUID limeJar = jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 140, 260, 0.06, 0.75, "dry, light wind");
-        UUID meadowsweetJar = jarred(fen, Taxon.Part.TOPS, LifeStage.FLOWERING, 120, 900, 0.07, 0.74, "dry, windy");
+        go(341, 10);
+        identify(fen, "meadowsweet", LifeStage.FLOWERING);
+        UUID meadowsweetJar = jarred(fen, Taxon.Part.TOPS, LifeStage.FLOWERING, 339, 900, 0.07, 0.74, "dry, windy");
+
+        go(301, 11);
+        identify(marigolds, "pot-marigold", LifeStage.FLOWERING);
         UUID marigoldJar =
-                jarred(marigolds, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 110, 620, 0.30, 0.82, "sunny");
+                jarred(marigolds, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 300, 620, 0.30, 0.82, "sunny");
+        // Bottled before its oil was past its date, which the bottle has followed.
+        UUID oldOil = bench.oil("Marigold oil, last year's", marigoldJar, 15, lastOlive.id(), go(290, 10));
+        press(oldOil, go(255, 10), 75);
+        fill(oldOil, go(255, 11), 75, 1);
+
+        go(150, 14);
+        buy("garden-iris", Taxon.Part.ROOT, 80, "the herb stall at the harbour", BoughtGate.Label.SCIENTIFIC_NAME, 320);
+        buy("german-chamomile", Taxon.Part.FLOWER_HEAD, 60, "a neighbour's cupboard", BoughtGate.Label.DOUBTFUL, null);
+        ShelfService.LotView olive = supply(
+                LotKind.OIL, "olive oil", 2000, null, true, people.today().plusMonths(14));
+
+        go(86, 10);
+        identify(nettles, "stinging-nettle", LifeStage.LEAFY);
+        UUID nettleJar = jarred(nettles, Taxon.Part.LEAF, LifeStage.LEAFY, 85, 520, 0.10, 0.78, "dry after a shower");
+
+        UUID oil = bench.oil("Marigold oil", marigoldJar, 50, olive.id(), go(70, 10));
+
+        go(68, 15);
+        ramsonsWithLilies();
 
         // A tincture long finished, in bottles; one due to press today; one on its ninth day.
-        UUID done = bench.tincture("Meadowsweet tincture", meadowsweetJar, 60, spirits, day(60));
-        press(done, day(32), 225);
-        List<ShelfService.LotView> bottles = fill(done, day(31), 50, 3);
-        bench.tincture("Meadowsweet tincture, second", meadowsweetJar, 40, spirits, day(28));
-        UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, day(9));
-        for (int before = 8; before >= 1; before--) {
-            batches.shake(shaking, new BatchService.ShakeRequest(Owned.newId(), day(before)));
-        }
-
-        UUID oil = bench.oil("Marigold oil", marigoldJar, 50, olive.id(), day(70));
-        press(oil, day(35), 260);
-        List<ShelfService.LotView> oils = fill(oil, day(35), 250, 1);
-        UUID salve = bench.salve("Marigold salve", oils.get(0).id(), wax.id(), 4, day(30));
-        List<ShelfService.LotView> tins = fill(salve, day(30), 30, 4);
+        UUID done = bench.tincture("Meadowsweet tincture", meadowsweetJar, 60, spirits, go(60, 10));
+        press(oil, go(35, 10), 260);
+        List<ShelfService.LotView> oils = fill(oil, go(35, 11), 80, 3);
+        press(done, go(32, 10), 225);
+        List<ShelfService.LotView> bottles = fill(done, go(31, 10), 75, 3);
+        UUID salve = bench.salve("Marigold salve", oils.get(0).id(), wax.id(), 2, go(30, 10));
+        List<ShelfService.LotView> tins = fill(salve, go(30, 12), 30, 2);
         ShelfService.LotView given = shelf.lot(tins.get(0).id());
         shelf.give(given.id(), "Oda Brandt", String.valueOf(given.version()));
+        bench.tincture("Meadowsweet tincture, second", meadowsweetJar, 40, spirits, go(28, 10));
 
-        bench.tea("Nettle tea", nettleJar, 3, 250, day(0));
-        shelf.lot(limeJar);
+        go(20, 10);
+        taggedValerian();
+        comfreyRosette(comfrey);
 
-        dosing.trial(
-                new DosingService.TrialRequest(Owned.newId(), ilse, "meadowsweet", day(12), "nothing noticed", true));
-        course(ilse, bottles.get(0).id());
-
-        running(fen);
-        stalled(marigolds);
-        harvest(nettles, Taxon.Part.LEAF, LifeStage.LEAFY, 1, 340, 0.08, "grey, dry");
+        go(13, 10);
+        identify(fen, "meadowsweet", LifeStage.FLOWERING);
+        identify(limes, "small-leaved-lime", LifeStage.FLOWERING);
+        identify(melilot, "ribbed-melilot", LifeStage.FLOWERING);
+        go(12, 9);
+        dosing.trial(new DosingService.TrialRequest(
+                Owned.newId(), ilse, "meadowsweet", people.today(), "nothing noticed", true));
+        UUID moulding = moulding(melilot);
+        UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
+        jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 8, 260, 0.06, 0.75, "dry, light wind");
+        for (int before = 8; before >= 1; before--) {
+            LocalDate on = go(before, 8);
+            batches.shake(shaking, new BatchService.ShakeRequest(Owned.newId(), on));
+            if (before == 6) {
+                drying.mould(moulding);
+            }
+            if (before == 5) {
+                stalled(marigolds);
+            }
+            if (before == 3) {
+                course(ilse, bottles.get(0).id());
+            }
+            if (before == 2) {
+                running(fen);
+            }
+        }
+        go(1, 18);
+        harvest(nettles, Taxon.Part.LEAF, LifeStage.LEAFY, 340, 0.08, "grey, dry");
+        go(0, 7.25);
+        bench.tea("Nettle tea", nettleJar, 3, 250, people.today());
     }
 
     private UUID person(
@@ -273,26 +315,27 @@ class DemoData implements ApplicationRunner {
                 Site.Permission.GIVEN,
                 Site.Plenty.PLENTIFUL,
                 false,
-                "lily-of-the-valley"));
-        identify(id, "ramsons", LifeStage.FLOWERING, 195);
+                "lily-of-the-valley",
+                null));
+        identify(id, "ramsons", LifeStage.FLOWERING);
     }
 
     /** Told in flower, to be dug when it has died back and can't be told. */
     private void taggedValerian() {
         UUID id = stand("common-valerian", "Valerian along the ditch", "Kettle Fen", Site.Ground.CLEAN);
-        identify(id, "common-valerian", LifeStage.FLOWERING, 140);
+        identify(id, "common-valerian", LifeStage.FLOWERING);
         tags.tag(id, new TagService.TagRequest(Owned.newId(), "blue 3", "third post from the sluice", 55.012, 2.508));
     }
 
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {
         UUID id = Owned.newId();
         field.add(new FieldService.StandRequest(
-                id, taxon, name, place, ground, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null));
+                id, taxon, name, place, ground, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null, null));
         return id;
     }
 
     /** Observes what the card says is most often shown, leaving out what would need digging. */
-    private void identify(UUID stand, String taxonId, LifeStage stage, int before) {
+    private void identify(UUID stand, String taxonId, LifeStage stage) {
         Taxon taxon = herbarium.taxon(taxonId);
         List<FieldService.ObservationView> seen = new ArrayList<>();
         for (Taxon.Shown shown : taxon.characters()) {
@@ -309,11 +352,50 @@ class DemoData implements ApplicationRunner {
         field.identify(
                 stand,
                 new FieldService.IdentificationRequest(
-                        Owned.newId(), day(before), stage, REGION, null, seen, "Tam Holm", "field guide, page noted"));
+                        Owned.newId(), people.today(), stage, null, seen, "Tam Holm", "field guide, page noted"));
     }
 
-    private UUID harvest(
-            UUID stand, Taxon.Part part, LifeStage stage, int before, double massG, double share, String weather) {
+    /** Cannot yet be told from foxglove. */
+    private void comfreyRosette(UUID comfrey) {
+        field.identify(
+                comfrey,
+                new FieldService.IdentificationRequest(
+                        Owned.newId(),
+                        people.today(),
+                        LifeStage.ROSETTE,
+                        null,
+                        List.of(
+                                new FieldService.ObservationView("leaf-division", "simple"),
+                                new FieldService.ObservationView("leaf-outline", "lance"),
+                                new FieldService.ObservationView("leaf-hairs", "soft"),
+                                new FieldService.ObservationView("leaf-margin", "entire")),
+                        null,
+                        null));
+    }
+
+    private void buy(
+            String taxon,
+            Taxon.Part part,
+            double massG,
+            String from,
+            BoughtGate.Label label,
+            @org.jspecify.annotations.Nullable Integer harvestedDaysBefore) {
+        LocalDate today = people.today();
+        jars.buy(new JarService.BoughtRequest(
+                Owned.newId(),
+                taxon,
+                part,
+                massG,
+                from,
+                label,
+                false,
+                today,
+                harvestedDaysBefore == null ? null : today.minusDays(harvestedDaysBefore),
+                null,
+                "still-room, bought"));
+    }
+
+    private UUID harvest(UUID stand, Taxon.Part part, LifeStage stage, double massG, double share, String weather) {
         UUID id = Owned.newId();
         field.harvest(
                 stand,
@@ -321,12 +403,12 @@ class DemoData implements ApplicationRunner {
                         id,
                         part,
                         stage,
-                        day(before),
+                        people.today(),
                         massG,
                         share,
                         weather,
                         List.of("leaf-division", "leaf-margin", "stem-surface"),
-                        false,
+                        true,
                         null,
                         List.of()));
         return id;
@@ -342,33 +424,36 @@ class DemoData implements ApplicationRunner {
             double share,
             double moisture,
             String weather) {
-        UUID harvest = harvest(stand, part, stage, before, massG, share, weather);
+        go(before, 9);
+        UUID harvest = harvest(stand, part, stage, massG, share, weather);
         UUID run = Owned.newId();
-        Instant start = hoursAgo(before * 24.0 - 2);
+        go(before, 11);
+        Instant start = clock.instant();
         drying.start(new DryingService.StartRequest(
                 run, harvest, "Attic screen 1", start, massG, new Range(moisture - 0.02, moisture + 0.02), 34.0, 0.30));
         double dry = massG * (1 - moisture);
         double end = dry / (1 - 0.07);
         for (double hours : new double[] {10, 24, 48, 72, 90}) {
             double mass = end + (massG - end) * Math.exp(-0.09 * hours);
+            go(before, 11 + hours);
             drying.weigh(
                     run,
                     new DryingService.WeighingRequest(
                             Owned.newId(),
-                            start.plus(Duration.ofMinutes(Math.round(hours * 60))),
+                            clock.instant(),
                             (double) Math.round(mass),
                             org.sallowbrook.server.drying.WeighingSource.HAND));
         }
+        go(before, 11 + 91);
         DryingService.RunView view = drying.one(run);
         drying.condition(
                 run,
-                new DryingService.ConditionRequest(
-                        34.0, 0.30, Drying.PhysicalTest.CRUMBLES, true, start.plus(Duration.ofHours(91))),
+                new DryingService.ConditionRequest(34.0, 0.30, Drying.PhysicalTest.CRUMBLES, true, clock.instant()),
                 String.valueOf(view.version()));
         UUID jar = Owned.newId();
         List<DryingService.WeighingView> weighings = drying.one(run).weighings();
         jars.jar(new JarService.JarRequest(
-                jar, run, day(before - 4), weighings.get(weighings.size() - 1).massG(), "still-room, dark cupboard"));
+                jar, run, people.today(), weighings.get(weighings.size() - 1).massG(), "still-room, dark cupboard"));
         return jar;
     }
 
@@ -382,7 +467,10 @@ class DemoData implements ApplicationRunner {
         return batches.fill(
                 batch,
                 new BatchService.FillRequest(
-                        List.of(new BatchService.ContainerRequest(capacityMl, count)), on, "still-room, dark cupboard"),
+                        List.of(new BatchService.ContainerRequest(capacityMl, count)),
+                        on,
+                        "still-room, dark cupboard",
+                        true),
                 String.valueOf(view.version()));
     }
 
@@ -401,51 +489,81 @@ class DemoData implements ApplicationRunner {
                 null,
                 21,
                 new DosingService.TimingRequest(DosingService.Relation.AFTER_MEAL, 15, null),
-                day(3),
+                people.today(),
                 null,
                 List.of()));
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {
-                dosing.take(id, new DosingService.DoseRequest(Owned.newId(), day(before), slot, null));
+                LocalDate on = go(before, 8 + slot * 5 - 4.5);
+                dosing.take(id, new DosingService.DoseRequest(Owned.newId(), on, slot, null, null, null));
             }
         }
     }
 
     /** Five weighings, the next one due. */
     private void running(UUID stand) {
-        UUID harvest = harvest(stand, Taxon.Part.TOPS, LifeStage.FLOWERING, 2, 500, 0.05, "cold, dry");
-        UUID run = Owned.newId();
-        drying.start(new DryingService.StartRequest(
-                run, harvest, "Attic screen 2", hoursAgo(46), 500.0, new Range(0.70, 0.76), 26.0, 0.45));
-        double[] hours = {6, 12, 20, 26, 32};
-        double[] grams = {402, 331, 268, 236, 212};
-        for (int i = 0; i < hours.length; i++) {
-            drying.weigh(
-                    run,
-                    new DryingService.WeighingRequest(
-                            Owned.newId(),
-                            hoursAgo(46 - hours[i]),
-                            grams[i],
-                            org.sallowbrook.server.drying.WeighingSource.SCALE));
-        }
+        go(2, 9);
+        UUID harvest = harvest(stand, Taxon.Part.TOPS, LifeStage.FLOWERING, 500, 0.05, "warm, dry");
+        weighed(
+                harvest,
+                "Attic screen 2",
+                new Range(0.70, 0.76),
+                26,
+                0.45,
+                2,
+                new double[] {6, 12, 20, 26, 32},
+                new double[] {402, 331, 268, 236, 212});
     }
 
     /** Hung in a humid scullery, it stopped losing weight long before it was dry. */
     private void stalled(UUID stand) {
-        UUID harvest = harvest(stand, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 5, 300, 0.10, "mist");
+        go(5, 9);
+        UUID harvest = harvest(stand, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 300, 0.10, "mist");
+        weighed(
+                harvest,
+                "Scullery line",
+                new Range(0.78, 0.84),
+                16,
+                0.84,
+                5,
+                new double[] {24, 48, 72, 98},
+                new double[] {158, 98, 78, 77});
+    }
+
+    /** Laid too thick after rain; thrown away on the sixth day. */
+    private UUID moulding(UUID stand) {
+        go(10, 9);
+        UUID harvest = harvest(stand, Taxon.Part.TOPS, LifeStage.FLOWERING, 280, 0.06, "after rain");
+        return weighed(
+                harvest, "Scullery line", new Range(0.70, 0.80), 19, 0.80, 10, new double[] {24, 60}, new double[] {
+                    238, 196
+                });
+    }
+
+    private UUID weighed(
+            UUID harvest,
+            String rack,
+            Range moisture,
+            double temperatureC,
+            double humidity,
+            int before,
+            double[] hours,
+            double[] grams) {
+        go(before, 10);
         UUID run = Owned.newId();
+        double freshG = field.harvest(harvest).massG();
         drying.start(new DryingService.StartRequest(
-                run, harvest, "Scullery line", hoursAgo(110), 300.0, new Range(0.78, 0.84), 16.0, 0.84));
-        double[] hours = {24, 48, 72, 98};
-        double[] grams = {158, 98, 78, 77};
+                run, harvest, rack, clock.instant(), freshG, moisture, temperatureC, humidity));
         for (int i = 0; i < hours.length; i++) {
+            go(before, 10 + hours[i]);
             drying.weigh(
                     run,
                     new DryingService.WeighingRequest(
                             Owned.newId(),
-                            hoursAgo(110 - hours[i]),
+                            clock.instant(),
                             grams[i],
                             org.sallowbrook.server.drying.WeighingSource.HAND));
         }
+        return run;
     }
 }

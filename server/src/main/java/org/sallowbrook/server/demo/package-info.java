@@ -11,7 +11,8 @@
             "shelf",
             "making",
             "dosing",
-            "tracing"
+            "tracing",
+            "calendar"
         })
 @NullMarked
 package org.sallowbrook.server.demo;

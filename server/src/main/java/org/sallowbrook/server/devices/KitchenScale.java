@@ -1,15 +1,19 @@
 package org.sallowbrook.server.devices;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.Random;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * A simulated kitchen scale of 1 g resolution. Whatever is placed on it swings for two seconds and then stands still. It
@@ -20,6 +24,7 @@ class KitchenScale {
 
     private static final Duration SETTLING = Duration.ofSeconds(2);
     private static final double SWING = 0.04;
+    private static final Duration FORGOTTEN_AFTER = Duration.ofMinutes(10);
 
     enum State {
         SETTLING,
@@ -32,28 +37,52 @@ class KitchenScale {
 
     private final DryingService drying;
     private final Clock clock;
-    private final Cache<UUID, Placement> placements = Caffeine.newBuilder()
-            .maximumSize(1000)
-            .expireAfterWrite(Duration.ofMinutes(10))
-            .build();
+    private final JdbcClient jdbc;
 
-    KitchenScale(DryingService drying, Clock clock) {
+    KitchenScale(DryingService drying, JdbcClient jdbc, Clock clock) {
         this.drying = drying;
+        this.jdbc = jdbc;
         this.clock = clock;
     }
 
+    /** Kept for every instance alike, of this household only. */
+    @Transactional
     Reading place(UUID placementId, UUID runId) {
         DryingService.RunView run = drying.one(runId);
-        Placement placement = placements.get(placementId, k -> new Placement(clock.instant(), truth(run)));
+        Placement known = find(placementId);
+        if (known != null) {
+            return read(placementId, known);
+        }
+        Placement placement = new Placement(clock.instant(), truth(run));
+        jdbc.sql("delete from scale_placement where at < ?")
+                .params(at(placement.at().minus(FORGOTTEN_AFTER)))
+                .update();
+        jdbc.sql("insert into scale_placement (id, household_id, at, true_g) values (?, ?, ?, ?)")
+                .params(placementId, Member.current().householdId(), at(placement.at()), placement.trueG())
+                .update();
         return read(placementId, placement);
     }
 
+    @Transactional(readOnly = true)
     Reading read(UUID placementId) {
-        Placement placement = placements.getIfPresent(placementId);
+        Placement placement = find(placementId);
         if (placement == null) {
             throw new Problem.NotFound("thing on the scale");
         }
         return read(placementId, placement);
+    }
+
+    private @Nullable Placement find(UUID id) {
+        return jdbc.sql("select at, true_g from scale_placement where id = ? and household_id = ?")
+                .params(id, Member.current().householdId())
+                .query((row, n) ->
+                        new Placement(row.getObject("at", OffsetDateTime.class).toInstant(), row.getDouble("true_g")))
+                .optional()
+                .orElse(null);
+    }
+
+    private static OffsetDateTime at(Instant instant) {
+        return instant.atOffset(ZoneOffset.UTC);
     }
 
     private Reading read(UUID id, Placement placement) {

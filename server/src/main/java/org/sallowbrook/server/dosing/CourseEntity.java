@@ -42,6 +42,9 @@ class CourseEntity extends Versioned {
     @Enumerated(EnumType.STRING)
     Status status = Status.RUNNING;
 
+    @Nullable
+    LocalDate endedOn;
+
     protected CourseEntity() {}
 
     CourseEntity(UUID id) {

@@ -1,13 +1,22 @@
 package org.sallowbrook.server.dosing;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface Courses extends JpaRepository<CourseEntity, UUID> {
-    List<CourseEntity> findAllByOrderByStartOnDescIdDesc();
+    /** Running ones that are not over. */
+    List<CourseEntity> findAllByStatusAndLastDayGreaterThanEqualOrderByStartOnDescIdDesc(
+            CourseEntity.Status status, LocalDate day);
 
-    List<CourseEntity> findAllByPersonIdAndStatus(UUID personId, CourseEntity.Status status);
+    @Query("select c from CourseEntity c where c.status <> :running or c.lastDay < :day"
+            + " order by c.startOn desc, c.id desc")
+    Slice<CourseEntity> over(CourseEntity.Status running, LocalDate day, Pageable page);
 
-    List<CourseEntity> findAllByPersonId(UUID personId);
+    List<CourseEntity> findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
+            UUID personId, CourseEntity.Status status, LocalDate day);
 }

@@ -3,6 +3,7 @@ package org.sallowbrook.server.dosing;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Past;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -24,7 +26,12 @@ class DosingController {
 
     @GetMapping("/courses")
     List<DosingService.CourseView> courses() {
-        return dosing.all();
+        return dosing.running();
+    }
+
+    @GetMapping("/courses/past")
+    Past past(@RequestParam(defaultValue = "0") int page) {
+        return dosing.past(page);
     }
 
     @GetMapping("/courses/{id}")

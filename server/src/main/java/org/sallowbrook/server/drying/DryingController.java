@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.platform.Past;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -26,7 +28,12 @@ class DryingController {
 
     @GetMapping("/runs")
     List<DryingService.RunView> runs() {
-        return drying.all();
+        return drying.running();
+    }
+
+    @GetMapping("/runs/past")
+    Past past(@RequestParam(defaultValue = "0") int page) {
+        return drying.past(page);
     }
 
     @GetMapping("/waiting")

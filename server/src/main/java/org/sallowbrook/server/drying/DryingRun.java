@@ -52,6 +52,11 @@ class DryingRun extends Versioned {
 
     boolean mouldSeen;
 
+    /** What it weighed when it went into its jar; null before. */
+    @Column(name = "dried_g")
+    @Nullable
+    Double driedG;
+
     @Enumerated(EnumType.STRING)
     Status status = Status.DRYING;
 

@@ -3,12 +3,18 @@ package org.sallowbrook.server.drying;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.FreshDryRatio;
+import org.sallowbrook.core.drying.FreshMoisture;
 import org.sallowbrook.core.drying.Rack;
 import org.sallowbrook.core.drying.Temperature;
 import org.sallowbrook.core.drying.Weighing;
@@ -16,19 +22,27 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.SourceGuard;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Due;
+import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Lots on the rack: from the first weighing until a jar takes them or mould does. */
 @Service
 @Transactional
-public class DryingService {
+public class DryingService implements DueSource {
 
     /** @param moisture at the start, wet basis; null for the card's or the general range of the part */
     public record StartRequest(
@@ -98,9 +112,21 @@ public class DryingService {
      */
     public record AdviceView(Range nominalC, Double mostC, Range areaM2, Range freshToDry, Integer lots) {}
 
+    private static final Duration WEIGH_EVERY = Duration.ofHours(12);
+    private static final int RACK_WITHIN_DAYS = 3;
+    private static final int WAITS_DAYS = 30;
+    /** The household's latest lots; older ones were dried on another rack, by other hands. */
+    private static final int LEARNS_FROM = 40;
+
+    /** Rain and dew weigh, and a field scale is rough; more than this was not picked. */
+    private static final double MOST_OF_HARVEST = 1.2;
+
     private final DryingRuns runs;
     private final Weighings weighings;
     private final FieldService field;
+    private final SourceGuard sources;
+    private final PeopleService people;
+    private final Once once;
     private final HerbariumService herbarium;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -109,20 +135,42 @@ public class DryingService {
             DryingRuns runs,
             Weighings weighings,
             FieldService field,
+            SourceGuard sources,
+            PeopleService people,
+            Once once,
             HerbariumService herbarium,
             ApplicationEventPublisher events,
             Clock clock) {
         this.runs = runs;
         this.weighings = weighings;
         this.field = field;
+        this.sources = sources;
+        this.people = people;
+        this.once = once;
         this.herbarium = herbarium;
         this.events = events;
         this.clock = clock;
     }
 
+    /** What is on the racks now. */
     @Transactional(readOnly = true)
-    public List<RunView> all() {
-        return runs.findAllByOrderByStartedAtDesc().stream().map(this::view).toList();
+    public List<RunView> running() {
+        return runs.findAllByStatusOrderByStartedAtDesc(DryingRun.Status.DRYING).stream()
+                .map(this::view)
+                .toList();
+    }
+
+    /** What was jarred or thrown away. */
+    @Transactional(readOnly = true)
+    public Past past(int page) {
+        return Past.of(
+                runs.findAllByStatusNotOrderByStartedAtDesc(DryingRun.Status.DRYING, Past.page(page)),
+                r -> new Past.Entry(
+                        r.id,
+                        herbarium.taxon(r.taxonId).commonName() + ", " + Words.lower(r.part),
+                        r.code,
+                        r.startedAt.atZone(people.zone()).toLocalDate(),
+                        r.status == DryingRun.Status.JARRED ? "in its jar" : "thrown away for mould"));
     }
 
     @Transactional(readOnly = true)
@@ -130,24 +178,99 @@ public class DryingService {
         return view(find(id));
     }
 
-    /** Harvests not yet on a rack. */
+    /** Harvests of the last weeks that are not yet on a rack and not used otherwise. */
     @Transactional(readOnly = true)
     public List<FieldService.HarvestView> waiting() {
-        return field.harvests().stream()
-                .filter(h -> !runs.existsByHarvestId(h.id()))
+        List<FieldService.HarvestView> recent =
+                field.harvestsSince(people.today().minusDays(WAITS_DAYS));
+        Set<UUID> racked = new HashSet<>(
+                runs.racked(recent.stream().map(FieldService.HarvestView::id).toList()));
+        return recent.stream()
+                .filter(h -> !racked.contains(h.id()) && sources.whyNot(h.id()).isEmpty())
                 .toList();
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public List<Due> due(Span span) {
+        List<Due> due = new ArrayList<>();
+        for (FieldService.HarvestView h : waiting()) {
+            if (span.holds(h.on()) && !h.on().isBefore(span.today().minusDays(RACK_WITHIN_DAYS))) {
+                due.add(new Due(
+                        Due.Kind.RACK,
+                        "drying",
+                        h.id(),
+                        "Put on the rack: " + h.commonName(),
+                        h.code() + ", " + Words.grams(h.massG()) + " from " + h.standName(),
+                        h.on(),
+                        span.morning(h.on()),
+                        h.on().isBefore(span.today()),
+                        null,
+                        null,
+                        h.massG(),
+                        "g"));
+            }
+        }
+        List<DryingRun> running = runs.findAllByStatusOrderByStartedAtDesc(DryingRun.Status.DRYING);
+        Map<UUID, List<WeighingEntity>> weighed =
+                weighings
+                        .findAllByRunIdInOrderByRackHours(
+                                running.stream().map(r -> r.id).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(w -> w.runId));
+        for (DryingRun run : running) {
+            List<WeighingEntity> its = weighed.getOrDefault(run.id, List.of());
+            WeighingEntity last = its.isEmpty() ? null : its.get(its.size() - 1);
+            Instant at = (last == null ? run.startedAt : last.at).plus(WEIGH_EVERY);
+            LocalDate day = at.atZone(span.zone()).toLocalDate();
+            if (span.holds(day)) {
+                due.add(new Due(
+                        Due.Kind.WEIGH,
+                        "drying",
+                        run.id,
+                        "Weigh " + herbarium.taxon(run.taxonId).commonName() + " on " + run.rack,
+                        reckon(run, its).done() ? "dry by the last weighing: try a stem, then jar it" : run.code,
+                        day,
+                        at,
+                        day.isBefore(span.today()),
+                        run.version,
+                        null,
+                        last == null ? run.freshG : last.massG,
+                        "g"));
+            }
+        }
+        return due;
+    }
+
     public RunView start(StartRequest request) {
-        DryingRun known = runs.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known);
+        if (once.repeated("run", request.id(), runs::existsById, request)) {
+            return view(find(request.id()));
         }
         FieldService.HarvestView harvest = field.harvest(request.harvestId());
         if (runs.existsByHarvestId(harvest.id())) {
             throw new Problem.Conflict("This harvest is on a rack already.");
         }
+        List<Finding> wrong = sources.whyNot(harvest.id());
+        if (!wrong.isEmpty()) {
+            throw new Problem.Refused(wrong);
+        }
         notInFuture(request.at());
+        Moisture general = field.freshMoisture(harvest.id());
+        Checks.begin()
+                .that(
+                        !request.at()
+                                .isBefore(
+                                        harvest.on().atStartOfDay(people.zone()).toInstant()),
+                        "at",
+                        "must not be before the harvest of " + Words.day(harvest.on()))
+                .range("freshG", request.freshG(), 0.1, harvest.massG() * MOST_OF_HARVEST)
+                .that(
+                        request.moisture() == null
+                                || FreshMoisture.plausible(request.moisture().moisture(), general),
+                        "moisture",
+                        "is far from what it holds fresh, "
+                                + Words.range(general.asInterval().times(100), "%") + " water")
+                .done();
         Moisture moisture = request.moisture() == null
                 ? learnedMoisture(harvest)
                 : request.moisture().moisture();
@@ -177,7 +300,7 @@ public class DryingService {
 
     public RunView weigh(UUID id, WeighingRequest request) {
         DryingRun run = find(id);
-        if (weighings.existsById(request.id())) {
+        if (once.repeated("weighing", request.id(), weighings::existsById, id, request)) {
             return view(run);
         }
         mustBeDrying(run);
@@ -185,9 +308,10 @@ public class DryingService {
         List<WeighingEntity> before = weighings.findAllByRunIdOrderByRackHours(id);
         double hours = run.rackHours(request.at());
         double lastHours = before.isEmpty() ? 0 : before.get(before.size() - 1).rackHours;
+        boolean sameMoment = before.stream().anyMatch(w -> !w.at.isBefore(request.at()));
         Checks.begin()
                 .that(
-                        request.at().isAfter(run.startedAt) && hours > lastHours,
+                        request.at().isAfter(run.startedAt) && hours > lastHours && !sameMoment,
                         "at",
                         "must be later, in rack time, than the weighing before")
                 .that(request.massG() <= run.freshG * 1.02, "massG", "must not be more than it weighed fresh")
@@ -242,6 +366,17 @@ public class DryingService {
         return view(run);
     }
 
+    /** Mould in a harvest: what of it lies on the rack is lost with it. */
+    public void harvestDestroyed(UUID harvestId) {
+        runs.findByHarvestId(harvestId)
+                .filter(r -> r.status == DryingRun.Status.DRYING)
+                .ifPresent(r -> {
+                    r.mouldSeen = true;
+                    r.status = DryingRun.Status.DESTROYED;
+                    runs.saveAndFlush(r);
+                });
+    }
+
     /** For the shelf: where a lot stands, as core sees it. */
     @Transactional(readOnly = true)
     public Drying.Result reckoning(UUID id) {
@@ -253,6 +388,8 @@ public class DryingService {
         DryingRun run = find(id);
         mustBeDrying(run);
         run.status = DryingRun.Status.JARRED;
+        List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(id);
+        run.driedG = weighed.isEmpty() ? null : (Double) weighed.get(weighed.size() - 1).massG;
         runs.saveAndFlush(run);
     }
 
@@ -281,17 +418,18 @@ public class DryingService {
         Moisture general = field.freshMoisture(harvest.id());
         double target = Drying.targetMoisture(harvest.part());
         FreshDryRatio ratio = ratio(harvest.taxonId(), harvest.part(), general, target);
-        return ratio.lots() == 0 ? general : ratio.freshMoisture(target);
+        if (ratio.lots() == 0) {
+            return general;
+        }
+        Moisture learned = ratio.freshMoisture(target);
+        return FreshMoisture.plausible(learned, general) ? learned : general;
     }
 
     private FreshDryRatio ratio(String taxonId, Taxon.Part part, Moisture general, double target) {
-        List<FreshDryRatio.Lot> lots = new ArrayList<>();
-        for (DryingRun run : runs.findAllByTaxonIdAndPartAndStatus(taxonId, part, DryingRun.Status.JARRED)) {
-            List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(run.id);
-            if (!weighed.isEmpty()) {
-                lots.add(new FreshDryRatio.Lot(run.freshG, weighed.get(weighed.size() - 1).massG));
-            }
-        }
+        List<FreshDryRatio.Lot> lots = runs.dried(taxonId, part, Limit.of(LEARNS_FROM)).stream()
+                .filter(d -> d.driedG() <= d.freshG())
+                .map(d -> new FreshDryRatio.Lot(d.freshG(), d.driedG()))
+                .toList();
         return FreshDryRatio.predicted(general, target).learn(lots);
     }
 
@@ -311,7 +449,14 @@ public class DryingService {
 
     private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed) {
         List<Weighing> points = new ArrayList<>();
-        weighed.forEach(w -> points.add(new Weighing(w.rackHours, w.massG)));
+        for (WeighingEntity w : weighed) {
+            // Two kept of one moment, from before that was refused: the later counts. A record that is there can be
+            // read.
+            if (!points.isEmpty() && points.get(points.size() - 1).rackHours() >= w.rackHours) {
+                points.remove(points.size() - 1);
+            }
+            points.add(new Weighing(w.rackHours, w.massG));
+        }
         Double humidity = run.relativeHumidity;
         return Drying.reckon(new Drying.Request(
                 run.freshG,

@@ -1,7 +1,7 @@
 /** Lots on the rack and their weighings; knows no storage. Uses field. */
 @ApplicationModule(
         displayName = "drying",
-        allowedDependencies = {"platform", "herbarium", "field"})
+        allowedDependencies = {"platform", "household", "herbarium", "field"})
 @NullMarked
 package org.sallowbrook.server.drying;
 

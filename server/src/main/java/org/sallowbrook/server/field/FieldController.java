@@ -3,6 +3,7 @@ package org.sallowbrook.server.field;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Past;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -68,7 +70,7 @@ class FieldController {
     }
 
     @GetMapping("/harvests")
-    List<FieldService.HarvestView> harvests() {
-        return field.harvests();
+    Past harvests(@RequestParam(defaultValue = "0") int page) {
+        return field.harvests(page);
     }
 }

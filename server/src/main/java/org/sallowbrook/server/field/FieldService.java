@@ -1,13 +1,15 @@
 package org.sallowbrook.server.field;
 
+import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
+import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -18,10 +20,15 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.herbarium.UsesTaxon;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Codes;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -31,8 +38,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** Stands, what was made out about them, and what was picked. */
 @Service
 @Transactional
-public class FieldService {
+public class FieldService implements UsesTaxon {
 
+    /** @param reason why a safeguard of the site is taken back; needed only then */
     public record StandRequest(
             UUID id,
             String taxonId,
@@ -42,7 +50,8 @@ public class FieldService {
             Site.Permission permission,
             Site.Plenty plenty,
             Boolean protectedSpecies,
-            @Nullable String neighbour) {}
+            @Nullable String neighbour,
+            @Nullable String reason) {}
 
     public record ObservationView(String character, String state) {}
 
@@ -50,7 +59,6 @@ public class FieldService {
             UUID id,
             LocalDate on,
             LifeStage stage,
-            String region,
             @Nullable Set<LookingCondition> conditions,
             List<ObservationView> observations,
             @Nullable String secondObserver,
@@ -116,6 +124,8 @@ public class FieldService {
             String weather,
             String pickedBy) {}
 
+    private static final double MOST_G = 100_000;
+
     private final Stands stands;
     private final StandIdentifications identifications;
     private final Harvests harvests;
@@ -123,7 +133,10 @@ public class FieldService {
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
+    private final Once once;
+    private final Codes codes;
     private final ApplicationEventPublisher events;
+    private final Clock clock;
     private final JsonMapper json;
 
     FieldService(
@@ -134,7 +147,10 @@ public class FieldService {
             HerbariumService herbarium,
             PeopleService people,
             Gatekeeper gatekeeper,
+            Once once,
+            Codes codes,
             ApplicationEventPublisher events,
+            Clock clock,
             JsonMapper json) {
         this.stands = stands;
         this.identifications = identifications;
@@ -143,13 +159,20 @@ public class FieldService {
         this.herbarium = herbarium;
         this.people = people;
         this.gatekeeper = gatekeeper;
+        this.once = once;
+        this.codes = codes;
         this.events = events;
+        this.clock = clock;
         this.json = json;
     }
 
     @Transactional(readOnly = true)
     public List<StandView> stands() {
-        return stands.findAllByOrderByName().stream().map(this::view).toList();
+        Map<UUID, StandIdentification> newest = new HashMap<>();
+        identifications.newest().forEach(i -> newest.putIfAbsent(i.standId, i));
+        return stands.findAllByOrderByName().stream()
+                .map(s -> view(s, newest.get(s.id)))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -158,24 +181,52 @@ public class FieldService {
     }
 
     public StandView add(StandRequest request) {
-        Stand stand = stands.findById(request.id()).orElse(null);
-        if (stand == null) {
-            stand = new Stand(request.id());
-            fill(stand, request);
-            stand = stands.saveAndFlush(stand);
+        if (once.repeated("stand", request.id(), stands::existsById, request)) {
+            return view(find(request.id()));
         }
-        return view(stand);
+        Stand stand = new Stand(request.id());
+        fill(stand, request);
+        return view(stands.saveAndFlush(stand));
     }
 
     public StandView change(UUID id, StandRequest request, @Nullable String ifMatch) {
         Stand stand = find(id);
         stand.checkVersion(ifMatch, () -> view(stand));
-        if (!stand.taxonId.equals(request.taxonId())
-                && !harvests.findAllByStandIdOrderByOnDayDesc(id).isEmpty()) {
+        if (!stand.taxonId.equals(request.taxonId()) && harvests.existsByStandId(id)) {
             throw new Problem.Conflict("Something was picked here under its present name. Doubt the stand instead.");
         }
+        Site before = stand.site();
         fill(stand, request);
+        loosened(id, before.loosenedBy(stand.site()), request.reason());
+        if (before.ground() != Site.Ground.CONTAMINATED && stand.ground == Site.Ground.CONTAMINATED) {
+            stands.saveAndFlush(stand);
+            events.publishEvent(new GroundCondemned(id, stand.name));
+        }
         return view(stands.saveAndFlush(stand));
+    }
+
+    /** What a gate holds by is taken back by a keeper, who says why. */
+    private void loosened(UUID id, List<String> fields, @Nullable String reason) {
+        if (fields.isEmpty()) {
+            return;
+        }
+        if (Member.current().role() != Member.Role.KEEPER) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "KEEPER_DECIDES",
+                    "That the place is safe, allowed or plentiful again is for the household's keeper to say.",
+                    "Ask the keeper to change it.")));
+        }
+        Checks.begin()
+                .that(
+                        reason != null && !reason.isBlank() && reason.length() <= 300,
+                        "reason",
+                        "must say what has changed")
+                .done();
+        gatekeeper.record(
+                "site",
+                id,
+                "SITE_" + String.join("+", fields),
+                String.valueOf(reason).strip());
     }
 
     private void fill(Stand stand, StandRequest request) {
@@ -206,18 +257,22 @@ public class FieldService {
     /** Keeps what was seen; the verdict is reckoned here, never taken from the client. Clears a doubt when CONFIRMED. */
     public IdentificationView identify(UUID standId, IdentificationRequest request) {
         Stand stand = find(standId);
-        StandIdentification known = identifications.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known);
+        if (once.repeated("identification", request.id(), identifications::existsById, standId, request)) {
+            return view(
+                    identifications.findById(request.id()).orElseThrow(() -> new Problem.NotFound("identification")));
         }
         notInFuture(request.on());
+        Checks.begin()
+                .that(length(request.secondObserver()) <= 120, "secondObserver", "must have at most 120 letters")
+                .that(length(request.book()) <= 300, "book", "must have at most 300 letters")
+                .done();
         Set<LookingCondition> conditions = request.conditions() == null ? Set.of() : request.conditions();
         Identification.Result result = herbarium
                 .identifier()
                 .identify(new Identification.Request(
                         request.on().getMonthValue(),
                         request.stage(),
-                        request.region(),
+                        people.region(),
                         conditions,
                         request.observations().stream()
                                 .map(o -> new Identification.Observation(o.character(), o.state()))
@@ -226,7 +281,9 @@ public class FieldService {
         boolean sameTaxon = stand.taxonId.equals(result.verdict().taxon()) || sameGenus(stand, result.verdict());
         StandIdentification saved = new StandIdentification(request.id());
         saved.standId = standId;
+        saved.forTaxon = stand.taxonId;
         saved.onDay = request.on();
+        saved.keptAt = clock.instant();
         saved.stage = request.stage();
         saved.status = result.verdict().status() == Identification.Status.CONFIRMED && !sameTaxon
                 ? Identification.Status.NOT_YET
@@ -241,16 +298,38 @@ public class FieldService {
         saved.secondObserver = request.secondObserver();
         saved.book = request.book();
         if (saved.status == Identification.Status.CONFIRMED && stand.doubted) {
-            if (request.secondObserver() == null || request.secondObserver().isBlank()) {
-                throw new Problem.Refused(List.of(Finding.stop(
-                        "SECOND_OBSERVER",
-                        "This stand was doubted; one pair of eyes is not enough to clear it.",
-                        "Name a second person who looked too.")));
-            }
-            stand.doubted = false;
-            stand.doubtReason = null;
+            clearDoubt(stand, request);
         }
         return view(identifications.saveAndFlush(saved));
+    }
+
+    /** By a look of two people, made after the doubt arose. */
+    private void clearDoubt(Stand stand, IdentificationRequest request) {
+        String second =
+                request.secondObserver() == null ? "" : request.secondObserver().strip();
+        if (second.isEmpty()
+                || second.equalsIgnoreCase(Member.current().displayName().strip())) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "SECOND_OBSERVER",
+                    "This stand was doubted; one pair of eyes is not enough to clear it.",
+                    "Name a second person who looked too.")));
+        }
+        LocalDate doubted = stand.doubtedAt == null
+                ? people.today()
+                : stand.doubtedAt.atZone(people.zone()).toLocalDate();
+        if (request.on().isBefore(doubted)) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "LOOKED_BEFORE_DOUBT",
+                    "This look is of " + Words.day(request.on()) + "; the doubt arose on " + Words.day(doubted) + ".",
+                    "Go and look again, two of you.")));
+        }
+        stand.doubted = false;
+        stand.doubtReason = null;
+        stand.doubtedAt = null;
+    }
+
+    private static int length(@Nullable String text) {
+        return text == null ? 0 : text.length();
     }
 
     /** Only the genus is certain, and the stand's card says the whole genus serves. */
@@ -262,7 +341,7 @@ public class FieldService {
     @Transactional(readOnly = true)
     public List<IdentificationView> identifications(UUID standId) {
         find(standId);
-        return identifications.findAllByStandIdOrderByOnDayDescIdDesc(standId).stream()
+        return identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(standId).stream()
                 .map(this::view)
                 .toList();
     }
@@ -282,11 +361,14 @@ public class FieldService {
 
     public HarvestView harvest(UUID standId, HarvestRequest request) {
         Stand stand = find(standId);
-        Harvest known = harvests.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known, stand);
+        if (once.repeated("harvest", request.id(), harvests::existsById, standId, request)) {
+            return harvest(request.id());
         }
         notInFuture(request.on());
+        Checks.begin()
+                .range("massG", request.massG(), 0.1, MOST_G)
+                .that(request.weather().length() <= 300, "weather", "must have at most 300 letters")
+                .done();
         gatekeeper.pass("harvest", request.id(), gate(stand, request), request.acknowledged());
         Harvest harvest = new Harvest(request.id());
         harvest.standId = standId;
@@ -300,8 +382,7 @@ public class FieldService {
         harvest.examinedSingly = request.examinedSingly();
         harvest.tagId = request.tagId();
         harvest.pickedBy = Member.current().displayName();
-        harvest.code = "H" + request.on().format(DateTimeFormatter.ofPattern("yyMMdd")) + "-"
-                + (harvests.countByOnDay(request.on()) + 1);
+        harvest.code = codes.next("H", request.on());
         harvest = harvests.saveAndFlush(harvest);
         events.publishEvent(new HarvestRecorded(
                 standId,
@@ -315,9 +396,23 @@ public class FieldService {
         return view(harvest, stand);
     }
 
+    /** A page of what was picked, newest first. */
     @Transactional(readOnly = true)
-    public List<HarvestView> harvests() {
-        return harvests.findAllByOrderByOnDayDescIdDesc().stream()
+    public Past harvests(int page) {
+        Map<UUID, String> names = new HashMap<>();
+        return Past.of(
+                harvests.findAllByOrderByOnDayDescIdDesc(Past.page(page)),
+                h -> new Past.Entry(
+                        h.id,
+                        herbarium.taxon(h.taxonId).commonName() + ", " + Words.lower(h.part),
+                        h.code,
+                        h.onDay,
+                        Words.grams(h.massG) + " from " + names.computeIfAbsent(h.standId, id -> find(id).name)));
+    }
+
+    @Transactional(readOnly = true)
+    public List<HarvestView> harvestsSince(LocalDate from) {
+        return harvests.findAllByOnDayGreaterThanEqualOrderByOnDayDescIdDesc(from).stream()
                 .map(h -> view(h, find(h.standId)))
                 .toList();
     }
@@ -342,24 +437,25 @@ public class FieldService {
         Checks.begin().that(!reason.isBlank(), "reason", "must say why").done();
         stand.doubted = true;
         stand.doubtReason = reason.strip();
+        stand.doubtedAt = clock.instant();
         return view(stands.saveAndFlush(stand));
     }
 
     private List<Finding> gate(Stand stand, HarvestRequest request) {
         Taxon taxon = herbarium.taxon(stand.taxonId);
-        StandIdentification newest = identifications
-                .findFirstByStandIdOrderByOnDayDescIdDesc(stand.id)
-                .orElse(null);
         Set<String> described = new java.util.HashSet<>();
         taxon.characters().forEach(s -> described.add(s.character()));
         Set<String> tells = new java.util.HashSet<>(request.tells());
         tells.retainAll(described);
-        List<Finding> findings = new ArrayList<>(HarvestGate.check(new HarvestGate.Request(
+        return HarvestGate.check(new HarvestGate.Request(
                 taxon,
                 request.part(),
                 new HarvestGate.Identity(
-                        newest == null ? null : newest.status,
+                        speaking(stand, request.on()),
                         stand.doubted,
+                        taxon.lookAlikes().stream()
+                                .anyMatch(
+                                        l -> herbarium.taxon(l.taxon()).danger().dangerous()),
                         tellable(taxon, request.stage()),
                         tag(stand, request.tagId())),
                 stand.site(),
@@ -369,8 +465,17 @@ public class FieldService {
                 request.shareTaken(),
                 picked(stand, request),
                 tells,
-                request.examinedSingly())));
-        return findings;
+                request.examinedSingly()));
+    }
+
+    /** The look that speaks for a stand on a day. */
+    private IdentityOnRecord.@Nullable Look speaking(Stand stand, LocalDate day) {
+        return IdentityOnRecord.on(
+                day,
+                stand.taxonId,
+                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(stand.id).stream()
+                        .map(StandIdentification::look)
+                        .toList());
     }
 
     /** Whether every dangerous look-alike on the card can be told at this stage. */
@@ -384,9 +489,17 @@ public class FieldService {
         return tagId == null
                 ? null
                 : tags.findById(tagId)
-                        .filter(t -> t.standId.equals(stand.id))
-                        .orElseThrow(() -> new Problem.NotFound("tag"))
+                        .filter(t -> t.standId.equals(stand.id) && ofThisPlant(stand, t))
+                        .orElseThrow(() -> new Problem.NotFound("tag of this plant"))
                         .toCore();
+    }
+
+    /** The stake rests on a look for what the stand is said to be now. */
+    private boolean ofThisPlant(Stand stand, TagEntity tag) {
+        return identifications
+                .findById(tag.identificationId)
+                .filter(i -> i.forTaxon.equals(stand.taxonId))
+                .isPresent();
     }
 
     /** Already taken of this part in the calendar year, at most all of it. */
@@ -396,6 +509,12 @@ public class FieldService {
                 1,
                 harvests.sharePicked(
                         stand.id, request.part(), first, first.plusYears(1).minusDays(1)));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public boolean uses(String taxonId) {
+        return stands.existsByTaxonId(taxonId);
     }
 
     private void notInFuture(LocalDate on) {
@@ -411,6 +530,15 @@ public class FieldService {
     }
 
     private StandView view(Stand s) {
+        return view(
+                s,
+                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(s.id).stream()
+                        .filter(i -> i.forTaxon.equals(s.taxonId))
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    private StandView view(Stand s, @Nullable StandIdentification newest) {
         Taxon taxon = herbarium.taxon(s.taxonId);
         return new StandView(
                 s.id,
@@ -427,10 +555,7 @@ public class FieldService {
                 s.neighbour,
                 s.doubted,
                 s.doubtReason,
-                identifications
-                        .findFirstByStandIdOrderByOnDayDescIdDesc(s.id)
-                        .map(this::view)
-                        .orElse(null));
+                newest == null ? null : view(newest));
     }
 
     private IdentificationView view(StandIdentification i) {

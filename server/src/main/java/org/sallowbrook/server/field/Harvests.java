@@ -4,17 +4,19 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface Harvests extends JpaRepository<Harvest, UUID> {
-    List<Harvest> findAllByOrderByOnDayDescIdDesc();
+    List<Harvest> findAllByOnDayGreaterThanEqualOrderByOnDayDescIdDesc(LocalDate from);
 
-    List<Harvest> findAllByStandIdOrderByOnDayDesc(UUID standId);
+    Slice<Harvest> findAllByOrderByOnDayDescIdDesc(Pageable page);
+
+    boolean existsByStandId(UUID standId);
 
     @Query("select coalesce(sum(h.shareTaken), 0) from Harvest h"
             + " where h.standId = :stand and h.part = :part and h.onDay >= :from and h.onDay <= :to")
     double sharePicked(UUID stand, Taxon.Part part, LocalDate from, LocalDate to);
-
-    long countByOnDay(LocalDate onDay);
 }

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Site;
@@ -35,6 +36,9 @@ class Stand extends Versioned {
 
     @Nullable
     String doubtReason;
+
+    @Nullable
+    Instant doubtedAt;
 
     protected Stand() {}
 

@@ -4,9 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.server.platform.Owned;
@@ -17,7 +19,12 @@ import org.sallowbrook.server.platform.Owned;
 class StandIdentification extends Owned {
 
     UUID standId = new UUID(0, 0);
+
+    /** What the stand was said to be when it was looked at. */
+    String forTaxon = "";
+
     LocalDate onDay = LocalDate.EPOCH;
+    Instant keptAt = Instant.EPOCH;
 
     @Enumerated(EnumType.STRING)
     LifeStage stage = LifeStage.LEAFY;
@@ -41,6 +48,10 @@ class StandIdentification extends Owned {
     String book;
 
     protected StandIdentification() {}
+
+    IdentityOnRecord.Look look() {
+        return new IdentityOnRecord.Look(forTaxon, onDay, keptAt, stage, status);
+    }
 
     StandIdentification(UUID id) {
         super(id);

@@ -1,12 +1,17 @@
 package org.sallowbrook.server.field;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface StandIdentifications extends JpaRepository<StandIdentification, UUID> {
-    Optional<StandIdentification> findFirstByStandIdOrderByOnDayDescIdDesc(UUID standId);
+    List<StandIdentification> findAllByStandIdOrderByOnDayDescKeptAtDesc(UUID standId);
 
-    List<StandIdentification> findAllByStandIdOrderByOnDayDescIdDesc(UUID standId);
+    /** The newest look at each stand for the plant it is said to be. */
+    @Query("select i from StandIdentification i, Stand s where s.id = i.standId and i.forTaxon = s.taxonId"
+            + " and not exists (select 1 from StandIdentification o where o.standId = i.standId"
+            + " and o.forTaxon = i.forTaxon"
+            + " and (o.onDay > i.onDay or o.onDay = i.onDay and o.keptAt > i.keptAt))")
+    List<StandIdentification> newest();
 }

@@ -6,4 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface Stands extends JpaRepository<Stand, UUID> {
     List<Stand> findAllByOrderByName();
+
+    boolean existsByTaxonId(String taxonId);
 }

@@ -63,7 +63,7 @@ class TagAndPhotoController {
         return photos.add(
                 id,
                 new PhotoService.PhotoDetails(photoId, identificationId, takenOn, words, latitude, longitude),
-                file.getBytes());
+                Picture.of(file.getBytes()));
     }
 
     @GetMapping(path = "/photos/{id}", produces = MediaType.IMAGE_JPEG_VALUE)

@@ -4,12 +4,14 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,8 +45,10 @@ public class TagService {
     private final Stands stands;
     private final StandIdentifications identifications;
     private final PeopleService people;
+    private final Once once;
 
-    TagService(Tags tags, Stands stands, StandIdentifications identifications, PeopleService people) {
+    TagService(Tags tags, Stands stands, StandIdentifications identifications, PeopleService people, Once once) {
+        this.once = once;
         this.tags = tags;
         this.stands = stands;
         this.identifications = identifications;
@@ -54,14 +58,23 @@ public class TagService {
     /** Tags a plant of a stand whose newest identification is CONFIRMED. @throws Problem.Refused when it is not */
     public TagView tag(UUID standId, TagRequest request) {
         Stand stand = stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
-        TagEntity known = tags.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known);
+        if (once.repeated("tag", request.id(), tags::existsById, standId, request)) {
+            return view(tags.findById(request.id()).orElseThrow(() -> new Problem.NotFound("tag")));
         }
-        StandIdentification newest = identifications
-                .findFirstByStandIdOrderByOnDayDescIdDesc(standId)
+        StandIdentification newest = identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(standId).stream()
+                .findFirst()
                 .orElse(null);
-        if (newest == null || newest.status != Identification.Status.CONFIRMED || stand.doubted) {
+        IdentityOnRecord.Look look = IdentityOnRecord.on(
+                people.today(),
+                stand.taxonId,
+                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(standId).stream()
+                        .map(StandIdentification::look)
+                        .toList());
+        if (newest == null
+                || look == null
+                || look.status() != Identification.Status.CONFIRMED
+                || !IdentityOnRecord.fresh(look, people.today())
+                || stand.doubted) {
             throw new Problem.Refused(List.of(Finding.stop(
                     "TAG_UNCONFIRMED",
                     "Only a plant that is certain today can be tagged for later.",

@@ -1,12 +1,12 @@
 package org.sallowbrook.server.herbarium;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.server.platform.CompleteBodies;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
@@ -96,10 +96,10 @@ final class CardText {
     /** Reads a card without looking at others. */
     static Taxon card(String file, String text, CardReader reader) {
         CardFile card = read(file, text, CardFile.class);
-        List<String> missing = missing(card);
+        List<InvalidInput.Violation> missing = CompleteBodies.missing(card);
         if (!missing.isEmpty()) {
             throw new Broken(missing.stream()
-                    .map(m -> new Fault(file, 1, m + " is missing"))
+                    .map(m -> new Fault(file, 1, m.field() + " " + m.message()))
                     .toList());
         }
         try {
@@ -108,31 +108,6 @@ final class CardText {
             throw new Broken(List.of(new Fault(file, lineOf(text, e.where), String.valueOf(e.getMessage()))));
         } catch (InvalidInput | NullPointerException e) {
             throw new Broken(List.of(new Fault(file, 1, "a field is missing or out of range: " + e.getMessage())));
-        }
-    }
-
-    private static List<String> missing(CardFile c) {
-        List<String> missing = new ArrayList<>();
-        need(missing, "id", c.id());
-        need(missing, "name", c.name());
-        need(missing, "author", c.author());
-        need(missing, "commonNames", c.commonNames());
-        need(missing, "family", c.family());
-        need(missing, "lifeForm", c.lifeForm());
-        need(missing, "danger", c.danger());
-        need(missing, "lookAlikesChecked", c.lookAlikesChecked());
-        need(missing, "regions", c.regions());
-        need(missing, "habitat", c.habitat());
-        need(missing, "protection", c.protection());
-        need(missing, "months", c.months());
-        need(missing, "characters", c.characters());
-        need(missing, "source", c.source());
-        return missing;
-    }
-
-    private static void need(List<String> missing, String field, @org.jspecify.annotations.Nullable Object value) {
-        if (value == null) {
-            missing.add(field);
         }
     }
 

@@ -14,8 +14,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Figures;
 import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.OwnCardRules;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identifier;
+import org.sallowbrook.server.household.Regions;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
@@ -24,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The herbarium as the household signed in sees it: the cards that ship, with its own in their place or beside them. */
 @Service
 @Transactional(readOnly = true)
-public class HerbariumService {
+public class HerbariumService implements Regions {
 
     /** How long a card that another server of the same household saved may stay unseen here. */
     private static final long LOOK_AGAIN_MS = 2000;
@@ -58,6 +60,15 @@ public class HerbariumService {
     /** @throws Problem.NotFound when no card has this id */
     public Taxon taxon(String id) {
         return herbarium().taxon(id).orElseThrow(() -> new Problem.NotFound("plant"));
+    }
+
+    @Override
+    public List<String> known() {
+        return shipped.herbarium().taxa().stream()
+                .flatMap(t -> t.regions().stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     ShippedCards shipped() {
@@ -99,7 +110,13 @@ public class HerbariumService {
         }
         Map<String, Taxon> taxa = new HashMap<>();
         for (OwnCard card : cards.findAllByOrderByTaxonId()) {
-            taxa.put(card.taxonId, CardText.card(card.taxonId + ".yaml", card.yaml, shipped.reader()));
+            Taxon written = CardText.card(card.taxonId + ".yaml", card.yaml, shipped.reader());
+            taxa.put(
+                    card.taxonId,
+                    shipped.herbarium()
+                            .taxon(card.taxonId)
+                            .map(known -> OwnCardRules.strictest(known, written))
+                            .orElse(written));
         }
         Map<String, Set<String>> figures = new HashMap<>();
         for (FigureCheck check : checks.findAll()) {

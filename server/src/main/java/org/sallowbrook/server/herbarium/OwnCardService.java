@@ -36,9 +36,11 @@ public class OwnCardService {
     private final HerbariumService herbarium;
     private final OwnCards cards;
     private final FigureChecks checks;
+    private final List<UsesTaxon> uses;
     private final Clock clock;
 
-    OwnCardService(HerbariumService herbarium, OwnCards cards, FigureChecks checks, Clock clock) {
+    OwnCardService(HerbariumService herbarium, OwnCards cards, FigureChecks checks, List<UsesTaxon> uses, Clock clock) {
+        this.uses = uses;
         this.herbarium = herbarium;
         this.cards = cards;
         this.checks = checks;
@@ -120,6 +122,8 @@ public class OwnCardService {
                 .herbarium()
                 .taxon(taxon.id())
                 .ifPresent(shipped -> problems.addAll(OwnCardRules.weakened(shipped, taxon)));
+        problems.addAll(
+                OwnCardRules.borrowedNames(herbarium.shipped().herbarium().taxa(), taxon));
         problems.addAll(herbarium.herbarium().with(List.of(taxon)).problems(taxon));
         if (!problems.isEmpty()) {
             throw refusal(CardText.faults("card", yaml, problems));
@@ -133,12 +137,13 @@ public class OwnCardService {
                 .toList());
     }
 
-    /** Back to the shipped card. A plant of the household's own stays once something was made of it. */
+    /** Back to the shipped card. A plant of the household's own stays once something on record is of it. */
     void discard(String id, @Nullable String ifMatch) {
         OwnCard own = cards.findByTaxonId(id).orElseThrow(() -> new Problem.NotFound("card"));
         own.checkVersion(ifMatch, () -> view(id, own.yaml));
-        if (herbarium.shipped().text(id) == null) {
-            throw new Problem.Conflict("A plant of your own stays; mark it as a draft to put it aside.");
+        if (herbarium.shipped().text(id) == null && uses.stream().anyMatch(u -> u.uses(id))) {
+            throw new Problem.Conflict(
+                    "Something on record is of this plant, so its card stays; mark it as a draft to put it aside.");
         }
         cards.delete(own);
         cards.flush();

@@ -1,7 +1,7 @@
 /** Reads plant cards into core types and serves them. Uses platform. */
 @ApplicationModule(
         displayName = "herbarium",
-        allowedDependencies = {"platform"})
+        allowedDependencies = {"platform", "household"})
 @NullMarked
 package org.sallowbrook.server.herbarium;
 

@@ -6,7 +6,9 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Member;
 
 /** A sign-in. Not filtered by household: whoever signs in has none yet. */
@@ -26,6 +28,15 @@ class Account {
 
     @Enumerated(EnumType.STRING)
     Member.Role role = Member.Role.READER;
+
+    boolean disabled;
+
+    /** Of the code with which a forgotten password is set anew; null when none was given out. */
+    @Nullable
+    String resetHash;
+
+    @Nullable
+    Instant resetUntil;
 
     protected Account() {}
 

@@ -23,7 +23,8 @@ class Household {
 
     protected Household() {}
 
-    Household(UUID id, String name, String zone, Instant createdAt) {
+    Household(UUID id, String name, String zone, String region, Instant createdAt) {
+        this.region = region;
         this.id = id;
         this.name = name;
         this.zone = zone;

@@ -1,8 +1,11 @@
 package org.sallowbrook.server.household;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.PlantFamily;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,6 +29,17 @@ class PeopleController {
     @GetMapping
     List<PeopleService.PersonView> all() {
         return people.all();
+    }
+
+    record FamilyView(String latin, String words) {}
+
+    /** Plant families somebody may be allergic to, by the name people know. */
+    @GetMapping("/families")
+    List<FamilyView> families() {
+        return Arrays.stream(PlantFamily.values())
+                .map(f -> new FamilyView(f.latin(), f.words()))
+                .sorted(Comparator.comparing(FamilyView::words))
+                .toList();
     }
 
     @GetMapping("/{id}")

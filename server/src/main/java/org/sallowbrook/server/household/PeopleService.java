@@ -14,8 +14,10 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.household.PlantFamily;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,9 +59,11 @@ public class PeopleService {
 
     private final People people;
     private final Households households;
+    private final Once once;
     private final Clock clock;
 
-    PeopleService(People people, Households households, Clock clock) {
+    PeopleService(People people, Households households, Once once, Clock clock) {
+        this.once = once;
         this.people = people;
         this.households = households;
         this.clock = clock;
@@ -108,13 +112,12 @@ public class PeopleService {
 
     /** Records somebody; a repeated request changes nothing. */
     public PersonView add(PersonRequest request) {
-        PersonEntity existing = people.findById(request.id()).orElse(null);
-        if (existing == null) {
-            existing = new PersonEntity(request.id());
-            fill(existing, request);
-            existing = people.saveAndFlush(existing);
+        if (once.repeated("person", request.id(), people::existsById, request)) {
+            return one(request.id());
         }
-        return view(existing, today());
+        PersonEntity person = new PersonEntity(request.id());
+        fill(person, request);
+        return view(people.saveAndFlush(person), today());
     }
 
     public PersonView change(UUID id, PersonRequest request, @Nullable String ifMatch) {
@@ -138,6 +141,11 @@ public class PeopleService {
                         request.operationOn() == null || !request.operationOn().isBefore(today.minusYears(1)),
                         "operationOn",
                         "must not be long past")
+                .that(
+                        request.allergyFamilies().stream()
+                                .allMatch(f -> PlantFamily.of(f).isPresent()),
+                        "allergyFamilies",
+                        "must be plant families, such as Asteraceae or the daisy family")
                 .done();
         entity.name = request.name().strip();
         entity.bornOn = request.bornOn();
@@ -147,8 +155,11 @@ public class PeopleService {
         entity.breastFeeding = request.breastFeeding();
         entity.conditions = join(request.conditions());
         entity.medicines = join(request.medicines());
-        entity.allergyFamilies =
-                request.allergyFamilies().stream().map(String::strip).collect(Collectors.joining(","));
+        entity.allergyFamilies = request.allergyFamilies().stream()
+                .flatMap(f -> PlantFamily.of(f).stream())
+                .map(PlantFamily::latin)
+                .distinct()
+                .collect(Collectors.joining(","));
         entity.operationOn = request.operationOn();
         entity.recipient = request.recipient();
         person(entity, Period.between(entity.bornOn, today).getYears());

@@ -3,6 +3,8 @@ package org.sallowbrook.server.household;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +30,10 @@ class SessionController {
 
     record SignInRequest(String username, String password) {}
 
-    /** @param setup whether the first account is still to be made */
+    /**
+     * @param setup whether the first account is still to be made
+     * @param now by the clock of the server, which in the demo is a calendar of its own
+     */
     record SessionView(
             Boolean signedIn,
             Boolean setup,
@@ -37,18 +42,22 @@ class SessionController {
             Member.@Nullable Role role,
             @Nullable String household,
             @Nullable String region,
-            @Nullable LocalDate today) {}
+            @Nullable LocalDate today,
+            Instant now) {}
 
     private final SignIn signIn;
     private final PeopleService people;
     private final SecurityContextRepository contexts;
+    private final Clock clock;
     private final boolean demo;
 
     SessionController(
             SignIn signIn,
             PeopleService people,
             SecurityContextRepository contexts,
+            Clock clock,
             @Value("${sallowbrook.demo}") boolean demo) {
+        this.clock = clock;
         this.signIn = signIn;
         this.people = people;
         this.contexts = contexts;
@@ -72,9 +81,10 @@ class SessionController {
                     member.role(),
                     signIn.householdName(member.householdId()),
                     people.region(),
-                    people.today());
+                    people.today(),
+                    clock.instant());
         }
-        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null);
+        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, clock.instant());
     }
 
     @PostMapping("/api/session")

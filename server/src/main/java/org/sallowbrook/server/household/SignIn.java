@@ -1,16 +1,10 @@
 package org.sallowbrook.server.household;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import io.github.bucket4j.Bucket;
-import io.github.bucket4j.ConsumptionProbe;
 import java.time.Clock;
 import java.time.DateTimeException;
-import java.time.Duration;
 import java.time.ZoneId;
 import java.util.Locale;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
@@ -24,20 +18,27 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class SignIn {
 
-    private static final int TRIES = 8;
-    private static final Duration PER = Duration.ofMinutes(5);
-
-    public record SetupRequest(String household, String zone, String name, String username, String password) {}
+    /** @param region whose plants are candidates where the household gathers */
+    public record SetupRequest(
+            String household, String zone, String region, String name, String username, String password) {}
 
     private final Accounts accounts;
     private final Households households;
     private final PasswordEncoder passwords;
     private final Clock clock;
-    private final Cache<String, Bucket> tries =
-            Caffeine.newBuilder().maximumSize(10_000).expireAfterAccess(PER).build();
+    private final Throttle throttle;
+    private final Regions regions;
     private final String nobody;
 
-    SignIn(Accounts accounts, Households households, PasswordEncoder passwords, Clock clock) {
+    SignIn(
+            Accounts accounts,
+            Households households,
+            PasswordEncoder passwords,
+            Throttle throttle,
+            Regions regions,
+            Clock clock) {
+        this.throttle = throttle;
+        this.regions = regions;
         this.accounts = accounts;
         this.households = households;
         this.passwords = passwords;
@@ -45,25 +46,18 @@ public class SignIn {
         this.nobody = passwords.encode(UUID.randomUUID().toString());
     }
 
-    /** @throws Problem.Throttled after eight failures in five minutes for a name and address */
-    Member check(String username, String password, String address) {
+    /** @throws Problem.Throttled after too many failures in five minutes */
+    @Transactional(readOnly = true)
+    public Member check(String username, String password, String address) {
         String key = username.strip().toLowerCase(Locale.ROOT);
-        Bucket bucket = tries.get(
-                key + " " + address,
-                k -> Bucket.builder()
-                        .addLimit(l -> l.capacity(TRIES).refillGreedy(TRIES, PER))
-                        .build());
-        ConsumptionProbe probe = bucket.tryConsumeAndReturnRemaining(1);
-        if (!probe.isConsumed()) {
-            throw new Problem.Throttled(TimeUnit.NANOSECONDS.toSeconds(probe.getNanosToWaitForRefill()) + 1);
-        }
+        Throttle.Tries tries = throttle.attempt(key, address);
         Account account = accounts.findByUsername(key).orElse(null);
         // The same work whether or not the name exists, so that time tells nothing.
         boolean right = passwords.matches(password, account == null ? nobody : account.passwordHash);
-        if (account == null || !right) {
+        if (account == null || !right || account.disabled) {
             throw new Problem.SignInFailed();
         }
-        bucket.addTokens(1);
+        tries.right();
         return new Member(account.id, account.householdId, account.displayName, account.role);
     }
 
@@ -93,13 +87,12 @@ public class SignIn {
                         request.username().matches("[a-zA-Z0-9._-]{2,60}"),
                         "username",
                         "must have 2 to 60 letters, digits, dots or dashes")
-                .that(
-                        request.password().length() >= 10 && request.password().length() <= 200,
-                        "password",
-                        "must have 10 to 200 characters")
                 .done();
+        Password.check(Checks.begin(), "password", request.password()).done();
+        regions.check("region", request.region());
         UUID household = Owned.newId();
-        households.save(new Household(household, request.household().strip(), request.zone(), clock.instant()));
+        households.save(new Household(
+                household, request.household().strip(), request.zone(), request.region(), clock.instant()));
         return join(household, request.name(), request.username(), request.password(), role);
     }
 

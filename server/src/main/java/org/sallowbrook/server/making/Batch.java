@@ -1,5 +1,6 @@
 package org.sallowbrook.server.making;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -32,6 +33,15 @@ class Batch extends Versioned {
 
     @Nullable
     Double yieldAmount;
+
+    /** What the pressed marc kept, mL per g of dry matter; null before, and where it teaches nothing. */
+    @Column(name = "marc_kept_ml_per_g")
+    @Nullable
+    Double marcKeptMlPerG;
+
+    /** When it was last filled from; null before. */
+    @Nullable
+    LocalDate filledOn;
 
     protected Batch() {}
 

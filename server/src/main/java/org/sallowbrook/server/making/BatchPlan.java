@@ -16,6 +16,7 @@ import org.sallowbrook.server.shelf.ShelfService.HerbView;
  * @param driedGPerUnit grams of dried herb per mL; null for a salve
  * @param jar null for what is no tincture
  * @param spooned null for what is no salve
+ * @param withHoney whether honey went in; null in plans from before it was asked
  * @param keepsUntil fixed by the plan; null when it is reckoned at pressing
  */
 public record BatchPlan(
@@ -31,7 +32,12 @@ public record BatchPlan(
         List<Finding> findings,
         List<String> because,
         @Nullable Jar jar,
-        @Nullable Spooned spooned) {
+        @Nullable Spooned spooned,
+        @Nullable Boolean withHoney) {
+
+    boolean honey() {
+        return Boolean.TRUE.equals(withHoney);
+    }
 
     /** What a tincture was made from, so that its pressing can teach. */
     public record Jar(List<JarHerb> herbs, Double menstruumMl, Double menstruumPercent) {}

@@ -4,7 +4,9 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.MakingGate;
@@ -21,17 +23,24 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
+import org.sallowbrook.server.platform.Due;
+import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.LotForm;
 import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.sallowbrook.server.shelf.ShelfService.LotView;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -39,7 +48,10 @@ import tools.jackson.databind.json.JsonMapper;
 /** The life of a batch once it is planned: started, shaken, pressed, filled. */
 @Service
 @Transactional
-public class BatchService {
+public class BatchService implements DueSource {
+
+    private static final double LAST_DROPS = 0.02;
+    private static final int LEARNS_FROM = 40;
 
     /** Days a batch is shaken daily; later weekly. */
     private static final int DAILY_SHAKES = 14;
@@ -57,7 +69,12 @@ public class BatchService {
     public record OutcomeView(
             Range finalPercent, Range retentionMlPerG, List<Finding> findings, List<String> because) {}
 
-    public record FillRequest(List<ContainerRequest> containers, LocalDate on, String place) {}
+    /** @param restGone whether nothing of it is left after this; what is, waits to be filled otherwise */
+    public record FillRequest(
+            List<ContainerRequest> containers,
+            LocalDate on,
+            String place,
+            @Nullable Boolean restGone) {}
 
     public record BatchView(
             UUID id,
@@ -95,6 +112,7 @@ public class BatchService {
     private final ShelfService shelf;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
+    private final Once once;
     private final JsonMapper json;
 
     BatchService(
@@ -105,6 +123,7 @@ public class BatchService {
             ShelfService shelf,
             PeopleService people,
             Gatekeeper gatekeeper,
+            Once once,
             JsonMapper json) {
         this.batches = batches;
         this.shakes = shakes;
@@ -113,14 +132,102 @@ public class BatchService {
         this.shelf = shelf;
         this.people = people;
         this.gatekeeper = gatekeeper;
+        this.once = once;
         this.json = json;
     }
 
+    /** What steeps, or waits to be filled. */
     @Transactional(readOnly = true)
-    public List<BatchView> all() {
-        return batches.findAllByOrderByStartedOnDescIdDesc().stream()
+    public List<BatchView> underWay() {
+        return batches.findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus.FINISHED).stream()
                 .map(this::view)
                 .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Past past(int page) {
+        var slice = batches.findAllByStatusOrderByStartedOnDescIdDesc(BatchStatus.FINISHED, Past.page(page));
+        Map<UUID, LotView> lots = lots(slice.getContent());
+        return Past.of(
+                slice,
+                b -> new Past.Entry(
+                        b.id, lots.get(b.id).name(), lots.get(b.id).code(), b.startedOn, Words.lower(b.kind)));
+    }
+
+    private Map<UUID, LotView> lots(List<Batch> of) {
+        return shelf.lots(of.stream().map(b -> b.id).toList()).stream().collect(Collectors.toMap(LotView::id, l -> l));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Due> due(Span span) {
+        List<Batch> open = batches.findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus.FINISHED);
+        Map<UUID, LotView> lots = lots(open);
+        Map<UUID, LocalDate> shaken = shakes.last(open.stream().map(b -> b.id).toList()).stream()
+                .collect(Collectors.toMap(Shakes.Last::batchId, Shakes.Last::onDay));
+        List<Due> due = new ArrayList<>();
+        for (Batch b : open) {
+            LotView lot = lots.get(b.id);
+            if (lot == null || lot.state() == Product.State.QUARANTINED || lot.state() == Product.State.DESTROYED) {
+                continue;
+            }
+            if (b.status == BatchStatus.PRESSED) {
+                add(due, span, b, lot, Due.Kind.FILL, "Fill ", span.today(), lot.remaining());
+                continue;
+            }
+            LocalDate press = b.pressOn;
+            if (press != null) {
+                add(
+                        due,
+                        span,
+                        b,
+                        lot,
+                        Due.Kind.PRESS,
+                        "Press ",
+                        press,
+                        plan(b).yield().low());
+            }
+            LocalDate shake = nextShake(b, shaken.get(b.id));
+            if (press == null || shake.isBefore(press)) {
+                add(due, span, b, lot, Due.Kind.SHAKE, "Shake ", shake, null);
+            }
+        }
+        return due;
+    }
+
+    private static void add(
+            List<Due> due,
+            Span span,
+            Batch b,
+            LotView lot,
+            Due.Kind kind,
+            String verb,
+            LocalDate on,
+            @Nullable Double amount) {
+        // A shake that was missed is due today, not late: herb does not count days.
+        LocalDate day = kind == Due.Kind.SHAKE && on.isBefore(span.today()) ? span.today() : on;
+        if (span.holds(day)) {
+            due.add(new Due(
+                    kind,
+                    "making",
+                    b.id,
+                    verb + lot.name(),
+                    lot.code() + ", day " + ChronoUnit.DAYS.between(b.startedOn, day),
+                    day,
+                    span.morning(day),
+                    kind == Due.Kind.PRESS && day.isBefore(span.today()),
+                    b.version,
+                    null,
+                    amount,
+                    lot.unit()));
+        }
+    }
+
+    /** Every day for two weeks, then every week. */
+    private static LocalDate nextShake(Batch b, @Nullable LocalDate last) {
+        LocalDate from = last == null ? b.startedOn : last;
+        boolean daily = ChronoUnit.DAYS.between(b.startedOn, from) < DAILY_SHAKES;
+        return from.plusDays(daily ? 1 : 7);
     }
 
     @Transactional(readOnly = true)
@@ -128,9 +235,10 @@ public class BatchService {
         return view(find(id));
     }
 
+    /** The batch, when the very same request was carried out before; null when it is new. */
     @Nullable
-    BatchView known(UUID id) {
-        return batches.findById(id).map(this::view).orElse(null);
+    BatchView repeated(UUID id, Object request) {
+        return once.repeated("batch", id, batches::existsById, request) ? one(id) : null;
     }
 
     static MakingGate.Ingredient ingredient(LotView lot) {
@@ -158,6 +266,10 @@ public class BatchService {
         Checks.begin()
                 .that(!name.isBlank() && name.length() <= 120, "name", "must have 1 to 120 letters")
                 .that(!on.isAfter(today), "startedOn", "must not be in the future")
+                .that(
+                        ingredients.stream().filter(i -> !i.kind().supply()).allMatch(i -> !on.isBefore(i.madeOn())),
+                        "startedOn",
+                        "must not be before what goes in was there")
                 .done();
         gatekeeper.pass("batch", id, plan.findings(), acknowledged);
         boolean hold = Finding.any(plan.findings(), Severity.HOLD);
@@ -165,6 +277,7 @@ public class BatchService {
         LotView lot = shelf.put(new ShelfService.NewLot(
                 id,
                 kind == BatchKind.TEA ? LotKind.FLASK : LotKind.BATCH,
+                LotForm.valueOf(kind.name()),
                 name.strip(),
                 plan.unit(),
                 plan.yield().low(),
@@ -173,6 +286,7 @@ public class BatchService {
                 plan.herbs(),
                 route,
                 ingredients.stream().anyMatch(LotView::pyrrolizidine),
+                plan.honey() || ingredients.stream().anyMatch(LotView::honey),
                 on,
                 plan.keepsUntil(),
                 hold ? Product.State.HOLD : Product.State.USABLE,
@@ -238,6 +352,14 @@ public class BatchService {
         batch.status = BatchStatus.PRESSED;
         batch.yieldAmount = request.yieldAmount();
         batch.pressOn = request.on();
+        TinctureRecord record = pressed(batch);
+        batch.marcKeptMlPerG = record == null
+                ? null
+                : record.follow().pressing().stream()
+                        .map(Retention.Pressing::mlPerG)
+                        .findFirst()
+                        .orElse(null);
+        shelf.pressed(id, request.yieldAmount());
         return view(batches.saveAndFlush(batch));
     }
 
@@ -253,10 +375,16 @@ public class BatchService {
         usable(lot);
         BatchPlan plan = plan(batch);
         double yield = batch.yieldAmount == null ? plan.yield().low() : batch.yieldAmount;
+        LocalDate pressed = batch.pressOn == null ? batch.startedOn : batch.pressOn;
+        boolean restGone = Boolean.TRUE.equals(request.restGone());
         boolean salve = batch.kind == BatchKind.SALVE;
         Checks checks = Checks.begin()
-                .that(!request.containers().isEmpty(), "containers", "must hold at least one")
-                .that(!request.on().isAfter(people.today()), "on", "must not be in the future");
+                .that(!request.containers().isEmpty() || restGone, "containers", "must hold at least one")
+                .that(
+                        !request.on().isAfter(people.today()) && !request.on().isBefore(pressed),
+                        "on",
+                        "must be from " + Words.day(pressed) + " until today")
+                .that(request.place().length() <= 120, "place", "must have at most 120 letters");
         double sum = 0;
         int count = 0;
         for (int i = 0; i < request.containers().size(); i++) {
@@ -268,10 +396,10 @@ public class BatchService {
         }
         checks.that(count <= 60, "containers", "must be at most 60")
                 .that(
-                        sum <= yield * 1.02,
+                        sum <= lot.remaining() + yield * 0.02,
                         "containers",
-                        "hold " + org.sallowbrook.core.measure.Words.figure(sum) + " " + plan.unit()
-                                + ", more than the " + org.sallowbrook.core.measure.Words.figure(yield) + " there is")
+                        "hold " + Words.figure(sum) + " " + plan.unit() + ", more than the "
+                                + Words.figure(lot.remaining()) + " there is")
                 .done();
         LocalDate bestBefore = bestBefore(batch, plan, request.on());
         List<LotView> filled = new ArrayList<>();
@@ -282,6 +410,7 @@ public class BatchService {
                 LotView bottle = shelf.put(new ShelfService.NewLot(
                         Owned.newId(),
                         salve ? LotKind.TIN : LotKind.BOTTLE,
+                        LotForm.valueOf(batch.kind.name()),
                         lot.name(),
                         plan.unit(),
                         amount,
@@ -293,6 +422,7 @@ public class BatchService {
                                 .toList(),
                         lot.route(),
                         lot.pyrrolizidine(),
+                        lot.honey(),
                         request.on(),
                         bestBefore,
                         Product.State.USABLE,
@@ -301,12 +431,15 @@ public class BatchService {
                 filled.add(bottle);
             }
         }
-        // The batch's own amount was the cautious forecast; what was pressed is what is left to fill.
         for (LotView bottle : filled) {
             shelf.fill(id, bottle.id(), bottle.amount());
         }
-        shelf.finish(id, String.valueOf(shelf.lot(id).version()));
-        batch.status = BatchStatus.FINISHED;
+        // What is less than the last drops in the jug is not worth another bottle.
+        if (restGone || shelf.lot(id).remaining() <= yield * LAST_DROPS) {
+            shelf.emptied(id);
+            batch.status = BatchStatus.FINISHED;
+        }
+        batch.filledOn = request.on();
         batches.saveAndFlush(batch);
         return filled;
     }
@@ -319,12 +452,17 @@ public class BatchService {
         if (plan.keepsUntil() != null) {
             return plan.keepsUntil();
         }
-        if (plan.keepsDays() != null) {
-            return filledOn.plusDays(plan.keepsDays());
-        }
         LocalDate pressed = batch.pressOn == null ? filledOn : batch.pressOn;
-        return Keeping.reckon(new Keeping.Request(
-                        Keeping.Form.TINCTURE, pressed, null, null, List.of(), null, schools.chosen()))
+        if (batch.kind == BatchKind.TINCTURE) {
+            // A weak one keeps by its strength, from the day it left the herb; bottling later does not make it younger.
+            return Keeping.reckon(new Keeping.Request(
+                            Keeping.Form.TINCTURE, pressed, null, null, List.of(), plan.keepsDays(), schools.chosen()))
+                    .bestBefore();
+        }
+        if (plan.keepsDays() != null) {
+            return pressed.plusDays(plan.keepsDays());
+        }
+        return Keeping.reckon(Keeping.Request.of(Keeping.Form.INFUSED_OIL, pressed, List.of()))
                 .bestBefore();
     }
 
@@ -364,7 +502,9 @@ public class BatchService {
                 b.startedOn,
                 day,
                 b.pressOn,
-                shakeDue(b, shaken, today, day),
+                b.status == BatchStatus.STEEPING
+                        && !nextShake(b, shaken.isEmpty() ? null : shaken.get(shaken.size() - 1))
+                                .isAfter(today),
                 shaken,
                 b.yieldAmount,
                 lot.remaining(),
@@ -372,7 +512,7 @@ public class BatchService {
                 lot.stateReason(),
                 lot.route(),
                 plan(b),
-                b.status == BatchStatus.FINISHED ? containers(b.id) : List.of(),
+                b.status == BatchStatus.STEEPING ? List.of() : containers(b.id),
                 outcome(b),
                 b.kind == BatchKind.SALVE
                         ? spoons.findAllByBatchId(b.id).stream()
@@ -412,17 +552,10 @@ public class BatchService {
                 b.yieldAmount);
     }
 
-    /** What the pressed marc keeps, as this household's own pressings have it so far. */
+    /** What the pressed marc keeps, as this household's latest pressings have it. */
     @Transactional(readOnly = true)
     Retention retention() {
-        List<Retention.Pressing> pressings = new ArrayList<>();
-        for (Batch batch : batches.findAllByOrderByStartedOnDescIdDesc()) {
-            TinctureRecord record = batch.kind == BatchKind.TINCTURE ? pressed(batch) : null;
-            if (record != null) {
-                pressings.addAll(record.follow().pressing());
-            }
-        }
-        return Retention.PRESSED.learn(pressings);
+        return Retention.PRESSED.learnKept(batches.marcKept(Limit.of(LEARNS_FROM)));
     }
 
     /** Notes how a drop set on a cold spoon; the next salve with this wax is planned by it. */
@@ -455,14 +588,6 @@ public class BatchService {
                 .map(l -> new ContainerView(l.id(), l.code(), l.name()))
                 .sorted(java.util.Comparator.comparing(ContainerView::code))
                 .toList();
-    }
-
-    private static boolean shakeDue(Batch b, List<LocalDate> shaken, LocalDate today, int day) {
-        if (b.status != BatchStatus.STEEPING || day < 1) {
-            return false;
-        }
-        LocalDate last = shaken.isEmpty() ? b.startedOn : shaken.get(shaken.size() - 1);
-        return ChronoUnit.DAYS.between(last, today) >= (day <= DAILY_SHAKES ? 1 : 7);
     }
 
     /** The steps of a batch. */

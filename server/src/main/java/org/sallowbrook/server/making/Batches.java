@@ -2,8 +2,19 @@ package org.sallowbrook.server.making;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface Batches extends JpaRepository<Batch, UUID> {
-    List<Batch> findAllByOrderByStartedOnDescIdDesc();
+
+    List<Batch> findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus status);
+
+    Slice<Batch> findAllByStatusOrderByStartedOnDescIdDesc(BatchStatus status, Pageable page);
+
+    /** What the marc kept in the latest pressings. */
+    @Query("select b.marcKeptMlPerG from Batch b where b.marcKeptMlPerG is not null order by b.pressOn desc")
+    List<Double> marcKept(Limit most);
 }

@@ -6,7 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ColdSpoons extends JpaRepository<ColdSpoonEntity, UUID> {
 
-    List<ColdSpoonEntity> findAllByWax(String wax);
+    List<ColdSpoonEntity> findTop40ByWaxOrderByNotedOnDesc(String wax);
 
     List<ColdSpoonEntity> findAllByBatchId(UUID batchId);
 }

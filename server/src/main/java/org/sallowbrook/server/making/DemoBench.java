@@ -79,6 +79,7 @@ public class DemoBench {
                         wantedMl,
                         null,
                         null,
+                        null,
                         Taxon.Route.INTERNAL,
                         on,
                         List.of()))

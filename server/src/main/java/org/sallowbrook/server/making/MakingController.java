@@ -3,6 +3,7 @@ package org.sallowbrook.server.making;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.shelf.ShelfService.LotView;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -29,7 +31,12 @@ class MakingController {
 
     @GetMapping("/batches")
     List<BatchService.BatchView> batches() {
-        return batches.all();
+        return batches.underWay();
+    }
+
+    @GetMapping("/batches/past")
+    Past past(@RequestParam(defaultValue = "0") int page) {
+        return batches.past(page);
     }
 
     @GetMapping("/batches/{id}")

@@ -146,7 +146,7 @@ class TinctureService {
                                 null,
                                 null,
                                 List.of(),
-                                null,
+                                Tincture.keepsDays(plan.finalFraction()),
                                 schools.chosen()))
                         .bestBefore(),
                 Steps.tincture(r.core(), plan, request.press().days),
@@ -155,7 +155,7 @@ class TinctureService {
     }
 
     public BatchService.BatchView start(TinctureBatchRequest request) {
-        BatchService.BatchView known = batches.known(request.id());
+        BatchService.BatchView known = batches.repeated(request.id(), request);
         if (known != null) {
             return known;
         }
@@ -181,7 +181,7 @@ class TinctureService {
                 Range.of(plan.driedEquivalentGPerMl()),
                 herbs(request, r.jars()),
                 null,
-                null,
+                Tincture.keepsDays(plan.finalFraction()),
                 r.findings(),
                 r.result().because(),
                 new BatchPlan.Jar(
@@ -193,6 +193,7 @@ class TinctureService {
                                 .toList(),
                         plan.menstruumMl(),
                         plan.menstruum().percent()),
+                null,
                 null);
         return batches.start(
                 request.id(),

@@ -26,6 +26,7 @@ import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.LotForm;
 import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.sallowbrook.server.shelf.ShelfService.HerbView;
@@ -47,6 +48,7 @@ class WaterOilSalveService {
             Double wantedMl,
             Tea.@Nullable Method method,
             @Nullable Double minutes,
+            @Nullable Boolean honey,
             Taxon.Route route,
             LocalDate startedOn,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
@@ -143,17 +145,17 @@ class WaterOilSalveService {
     }
 
     public BatchService.BatchView start(TeaBatchRequest r) {
-        BatchService.BatchView known = batches.known(r.id());
+        BatchService.BatchView known = batches.repeated(r.id(), r);
         return known != null ? known : start(r.id(), BatchKind.TEA, r.name(), r.startedOn(), r.acknowledged(), tea(r));
     }
 
     public BatchService.BatchView start(OilBatchRequest r) {
-        BatchService.BatchView known = batches.known(r.id());
+        BatchService.BatchView known = batches.repeated(r.id(), r);
         return known != null ? known : start(r.id(), BatchKind.OIL, r.name(), r.startedOn(), r.acknowledged(), oil(r));
     }
 
     public BatchService.BatchView start(SalveBatchRequest r) {
-        BatchService.BatchView known = batches.known(r.id());
+        BatchService.BatchView known = batches.repeated(r.id(), r);
         return known != null
                 ? known
                 : start(r.id(), BatchKind.SALVE, r.name(), r.startedOn(), r.acknowledged(), salve(r));
@@ -198,9 +200,10 @@ class WaterOilSalveService {
         enough(jar, mass, findings);
         findings.addAll(result.findings());
         Tea.Plan plan = result.plan();
-        LocalDate until = Keeping.reckon(Keeping.Request.of(Keeping.Form.TEA, request.startedOn(), List.of()))
+        LocalDate until = Keeping.reckon(Keeping.Request.of(keptAs(plan), request.startedOn(), List.of()))
                 .bestBefore();
-        List<Steps.Step> steps = Steps.tea(core, plan);
+        boolean honey = Boolean.TRUE.equals(request.honey());
+        List<Steps.Step> steps = Steps.tea(core, plan, honey);
         double dried = mass / request.wantedMl();
         Range yield = new Range(request.wantedMl(), request.wantedMl());
         BatchPlan stored = new BatchPlan(
@@ -216,7 +219,8 @@ class WaterOilSalveService {
                 findings,
                 result.because(),
                 null,
-                null);
+                null,
+                honey);
         PlanView view = new PlanView(
                 true,
                 plan.waterMl(),
@@ -237,6 +241,16 @@ class WaterOilSalveService {
                 result.because());
         return new Reckoned(
                 view, stored, List.of(jar), List.of(new BatchService.Use(jar.id(), mass)), null, routeOf(List.of(jar)));
+    }
+
+    /** As what the shortest-lived of its herbs makes it. */
+    private static Keeping.Form keptAs(Tea.Plan plan) {
+        if (plan.herbs().stream().anyMatch(h -> h.method() == Tea.Method.COLD_MACERATION)) {
+            return Keeping.Form.COLD_MACERATE;
+        }
+        return plan.herbs().stream().anyMatch(h -> h.method() == Tea.Method.DECOCTION)
+                ? Keeping.Form.DECOCTION
+                : Keeping.Form.TEA;
     }
 
     private Reckoned oil(OilBatchRequest request) {
@@ -294,6 +308,7 @@ class WaterOilSalveService {
                 findings,
                 result.because(),
                 null,
+                null,
                 null);
         PlanView view = new PlanView(
                 true,
@@ -326,17 +341,13 @@ class WaterOilSalveService {
         LotView oil = shelf.lot(request.oil());
         Checks.begin()
                 .that(
-                        oil.kind() == LotKind.BOTTLE
-                                        && "mL".equals(oil.unit())
-                                        && !oil.herbs().isEmpty()
-                                        && (oil.strengthPercent() == null || oil.strengthPercent() == 0)
-                                || oil.kind() == LotKind.OIL,
+                        oil.kind() == LotKind.BOTTLE && oil.form() == LotForm.OIL || oil.kind() == LotKind.OIL,
                         "oil",
                         "must name a bottle of infused oil, or a plain oil")
                 .done();
         LotView wax = lot(request.wax(), LotKind.WAX, "wax");
         Wax waxKind = materials.wax(wax.name());
-        List<ColdSpoon.Trial> trials = spoons.findAllByWax(waxKind.name()).stream()
+        List<ColdSpoon.Trial> trials = spoons.findTop40ByWaxOrderByNotedOnDesc(waxKind.name()).stream()
                 .map(t -> new ColdSpoon.Trial(t.abovePlan, t.verdict))
                 .toList();
         Salve.Recipe core = new Salve.Recipe(
@@ -382,7 +393,8 @@ class WaterOilSalveService {
                 findings,
                 because,
                 null,
-                new BatchPlan.Spooned(waxKind.name(), ColdSpoon.correction(trials)));
+                new BatchPlan.Spooned(waxKind.name(), ColdSpoon.correction(trials)),
+                null);
         PlanView view = new PlanView(
                 true,
                 null,

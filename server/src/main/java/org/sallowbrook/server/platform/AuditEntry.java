@@ -16,10 +16,19 @@ class AuditEntry extends Owned {
     UUID subjectId = new UUID(0, 0);
     String code = "";
     String reason = "";
+    String message = "";
 
     protected AuditEntry() {}
 
-    AuditEntry(UUID id, Instant at, String member, String what, UUID subjectId, String code, String reason) {
+    AuditEntry(
+            UUID id,
+            Instant at,
+            String member,
+            String what,
+            UUID subjectId,
+            String code,
+            String reason,
+            String message) {
         super(id);
         this.at = at;
         this.member = member;
@@ -27,5 +36,6 @@ class AuditEntry extends Owned {
         this.subjectId = subjectId;
         this.code = code;
         this.reason = reason;
+        this.message = message;
     }
 }

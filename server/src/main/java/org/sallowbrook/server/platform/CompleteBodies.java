@@ -4,8 +4,10 @@ import jakarta.validation.Validator;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -23,7 +25,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
  * {@code @Nullable}), and what breaks its constraints. All are named together.
  */
 @RestControllerAdvice
-class CompleteBodies extends RequestBodyAdviceAdapter {
+public class CompleteBodies extends RequestBodyAdviceAdapter {
 
     private static final int MOST_TEXT = 4000;
 
@@ -68,6 +70,13 @@ class CompleteBodies extends RequestBodyAdviceAdapter {
         return body;
     }
 
+    /** What a value that was read from outside lacks: a component that must be there, an element that is null. */
+    public static List<Violation> missing(Object value) {
+        List<Violation> violations = new ArrayList<>();
+        missing(value, "", violations);
+        return violations;
+    }
+
     private static void missing(Object value, String path, List<Violation> violations) {
         if (value instanceof String text) {
             if (text.length() > MOST_TEXT) {
@@ -75,10 +84,13 @@ class CompleteBodies extends RequestBodyAdviceAdapter {
             } else if (text.indexOf('\0') >= 0) {
                 violations.add(new Violation(path, "must not hold a zero character"));
             }
-        } else if (value instanceof List<?> list) {
-            for (int i = 0; i < list.size(); i++) {
-                child(list.get(i), true, path + "[" + i + "]", violations);
+        } else if (value instanceof Collection<?> all) {
+            int i = 0;
+            for (Object one : all) {
+                child(one, true, path + "[" + i++ + "]", violations);
             }
+        } else if (value instanceof Map<?, ?> map) {
+            map.forEach((key, one) -> child(one, true, path + "." + key, violations));
         } else if (value instanceof Record record) {
             for (RecordComponent component : record.getClass().getRecordComponents()) {
                 Object child;

@@ -5,6 +5,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Profile;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -32,6 +33,7 @@ class Guard {
     record Settings(boolean demo) {}
 
     @Bean
+    @Profile("!demo")
     Clock clock() {
         return Clock.systemUTC();
     }
@@ -48,8 +50,12 @@ class Guard {
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
-        http.authorizeHttpRequests(r -> r.requestMatchers("/api/session", "/api/setup")
+        http.authorizeHttpRequests(r -> r.requestMatchers("/api/session", "/api/session/reset", "/api/setup")
                         .permitAll()
+                        .requestMatchers("/api/session/**")
+                        .authenticated()
+                        .requestMatchers("/api/household/members/**")
+                        .hasRole("KEEPER")
                         .requestMatchers(HttpMethod.POST, "/api/calculators/**")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")

@@ -18,9 +18,10 @@ public record Member(UUID accountId, UUID householdId, String displayName, Role 
         READER
     }
 
+    /** The account, by which its sessions are found. */
     @Override
     public String getName() {
-        return displayName;
+        return accountId.toString();
     }
 
     /** The member of this request. @throws IllegalStateException outside one */

@@ -1,12 +1,12 @@
 package org.sallowbrook.server.platform;
 
+import jakarta.persistence.PersistenceException;
 import java.util.List;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.NestedExceptionUtils;
-import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DataAccessException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -15,11 +15,13 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Errors as RFC 9457 problem details that say what was wrong and what to do. */
@@ -83,27 +85,23 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> twice(DataIntegrityViolationException e) {
-        LOG.info("constraint: {}", NestedExceptionUtils.getMostSpecificCause(e).getMessage());
-        return of(HttpStatus.CONFLICT, "This was recorded already, or clashes with a record.", null, null);
+    ResponseEntity<ProblemDetail> notMultipart(MultipartException e) {
+        return of(HttpStatus.BAD_REQUEST, "The request can't be read as a form with a file.", null, null);
     }
 
-    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
-    ResponseEntity<ProblemDetail> storage(Exception e) {
-        Throwable cause = NestedExceptionUtils.getMostSpecificCause(e);
-        LOG.error("storage: {}", cause.getMessage());
-        if (cause instanceof java.sql.SQLException sql && "53100".equals(sql.getSQLState())) {
-            return of(
-                    HttpStatus.INSUFFICIENT_STORAGE,
-                    "The disk is full; this was not saved. Free some room and send it again.",
-                    null,
-                    null);
+    @ExceptionHandler({
+        DataAccessException.class,
+        CannotCreateTransactionException.class,
+        TransactionSystemException.class,
+        PersistenceException.class
+    })
+    ResponseEntity<ProblemDetail> storage(Exception e) throws Exception {
+        ProblemDetail body = Storage.problem(e);
+        if (body == null) {
+            return anythingElse(e);
         }
-        return of(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "The database does not answer; this was not saved. Try again in a moment.",
-                null,
-                null);
+        LOG.warn("storage: {}", NestedExceptionUtils.getMostSpecificCause(e).getMessage());
+        return ResponseEntity.status(body.getStatus()).body(body);
     }
 
     @ExceptionHandler

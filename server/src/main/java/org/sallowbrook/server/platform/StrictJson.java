@@ -3,6 +3,7 @@ package org.sallowbrook.server.platform;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -42,16 +43,32 @@ class StrictJson {
                 .addDeserializer(Integer.class, new Scalar<>(Integer.class))
                 .addDeserializer(Boolean.class, new Scalar<>(Boolean.class))
                 .addDeserializer(
-                        LocalDate.class, new Text<>(LocalDate.class, LocalDate::parse, "a date such as 2026-06-30"))
+                        LocalDate.class,
+                        new Text<>(LocalDate.class, StrictJson::day, "a date such as 2026-06-30, from 1880 to 2200"))
                 .addDeserializer(
                         MonthDay.class,
                         new Text<>(MonthDay.class, MonthDay::parse, "a day of the year such as --06-30"))
                 .addDeserializer(
                         Instant.class,
-                        new Text<>(Instant.class, Instant::parse, "a time such as 2026-06-30T08:00:00Z"));
+                        new Text<>(Instant.class, StrictJson::moment, "a time such as 2026-06-30T08:00:00Z"));
         return builder -> builder.addModule(scalars)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
                 .addHandler(new Collecting());
+    }
+
+    /** Within what a calendar, a database and a birthday can hold. */
+    private static LocalDate day(String text) {
+        LocalDate day = LocalDate.parse(text);
+        if (day.getYear() < 1880 || day.getYear() > 2200) {
+            throw new DateTimeParseException("out of range", text, 0);
+        }
+        return day;
+    }
+
+    private static Instant moment(String text) {
+        Instant moment = Instant.parse(text);
+        day(moment.atOffset(ZoneOffset.UTC).toLocalDate().toString());
+        return moment;
     }
 
     static List<Violation> taken() {

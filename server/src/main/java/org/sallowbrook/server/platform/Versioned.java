@@ -30,7 +30,9 @@ public abstract class Versioned extends Owned {
     @PreUpdate
     void stamp() {
         var authentication = SecurityContextHolder.getContext().getAuthentication();
-        changedBy = authentication == null ? "Sallowbrook" : authentication.getName();
+        changedBy = authentication != null && authentication.getPrincipal() instanceof Member member
+                ? member.displayName()
+                : "Sallowbrook";
         changedAt = Instant.now();
     }
 

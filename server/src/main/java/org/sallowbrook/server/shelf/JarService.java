@@ -1,5 +1,6 @@
 package org.sallowbrook.server.shelf;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,12 +14,14 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.JarGate;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,6 +60,8 @@ public class JarService {
 
     private final Lots lots;
     private final ShelfService shelf;
+    private final Standing standing;
+    private final Once once;
     private final DryingService drying;
     private final HerbariumService herbarium;
     private final PeopleService people;
@@ -65,12 +70,16 @@ public class JarService {
     JarService(
             Lots lots,
             ShelfService shelf,
+            Standing standing,
+            Once once,
             DryingService drying,
             HerbariumService herbarium,
             PeopleService people,
             JsonMapper json) {
         this.lots = lots;
         this.shelf = shelf;
+        this.standing = standing;
+        this.once = once;
         this.drying = drying;
         this.herbarium = herbarium;
         this.people = people;
@@ -82,23 +91,19 @@ public class JarService {
     public List<Finding> jarFindings(UUID runId) {
         DryingService.RunView run = drying.one(runId);
         List<Finding> findings = new ArrayList<>(JarGate.check(drying.reckoning(runId), run.mouldSeen()));
-        Lot harvest = shelf.find(run.harvestId());
-        if (harvest.state == Product.State.QUARANTINED) {
-            findings.add(Finding.stop(
-                    "QUARANTINED",
-                    harvest.stateReason == null ? "What it came from is doubted." : harvest.stateReason,
-                    "Clear the doubt first, or throw it away."));
-        }
+        findings.addAll(standing.whyNot(run.harvestId()));
         return findings;
     }
 
     /** Gates damp, mould and quarantine, then moves the whole drying lot into a jar. */
     public ShelfService.LotView jar(JarRequest request) {
-        Lot known = lots.findById(request.id()).orElse(null);
-        if (known != null) {
-            return shelf.view(known, people.today());
+        if (once.repeated("jar", request.id(), lots::existsById, request)) {
+            return shelf.view(shelf.find(request.id()), people.today());
         }
         DryingService.RunView run = drying.one(request.fromRun());
+        if (run.status().equals("JARRED")) {
+            throw new Problem.Conflict("This lot is in its jar already.");
+        }
         List<Finding> findings = jarFindings(request.fromRun());
         if (!findings.isEmpty()) {
             throw new Problem.Refused(findings);
@@ -111,10 +116,18 @@ public class JarService {
         double lastG = run.weighings().isEmpty()
                 ? run.freshG()
                 : run.weighings().get(run.weighings().size() - 1).massG();
+        Instant last = run.weighings().isEmpty()
+                ? run.startedAt()
+                : run.weighings().get(run.weighings().size() - 1).at();
+        LocalDate lastOn = last.atZone(people.zone()).toLocalDate();
         Checks.begin()
                 .positive("massG", request.massG())
                 .that(request.massG() <= lastG * 1.05, "massG", "must not be more than was last weighed on the rack")
                 .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
+                .that(
+                        !request.on().isBefore(lastOn),
+                        "on",
+                        "must not be before it was last weighed, " + Words.day(lastOn))
                 .that(request.place().length() <= 120, "place", "must have at most 120 letters")
                 .done();
         Taxon taxon = herbarium.taxon(run.taxonId());
@@ -135,9 +148,8 @@ public class JarService {
 
     /** Gates what the label vouches for, then puts herb from a shop into a jar, on hold where it is doubtful. */
     public ShelfService.LotView buy(BoughtRequest request) {
-        Lot known = lots.findById(request.id()).orElse(null);
-        if (known != null) {
-            return shelf.view(known, people.today());
+        if (once.repeated("bought", request.id(), lots::existsById, request)) {
+            return shelf.view(shelf.find(request.id()), people.today());
         }
         LocalDate today = people.today();
         LocalDate harvestedOn = request.harvestedOn();
@@ -226,7 +238,7 @@ public class JarService {
         LocalDate release = Keeping.releasedOn(harvestedOn, part.ageingMonths());
         if (release.isAfter(people.today())) {
             jar.state = Product.State.HOLD;
-            jar.stateReason = "It ages until " + release + "; fresh it is too harsh.";
+            jar.stateReason = "It ages until " + Words.day(release) + "; fresh it is too harsh.";
             jar.heldReason = jar.stateReason;
             jar.heldUntil = release;
         }

@@ -23,6 +23,11 @@ class Lot extends Versioned {
     @Enumerated(EnumType.STRING)
     LotKind kind = LotKind.JAR;
 
+    /** What was made; null for what was gathered or bought. */
+    @Enumerated(EnumType.STRING)
+    @Nullable
+    LotForm form;
+
     String name = "";
 
     @Nullable
@@ -60,6 +65,7 @@ class Lot extends Versioned {
 
     boolean denatured;
     boolean pyrrolizidine;
+    boolean honey;
     LocalDate madeOn = LocalDate.EPOCH;
 
     @Nullable

@@ -1,17 +1,29 @@
 package org.sallowbrook.server.shelf;
 
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
-import java.util.Set;
 import java.util.UUID;
+import org.sallowbrook.core.making.Product;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface Lots extends JpaRepository<Lot, UUID> {
-    List<Lot> findAllByOrderByMadeOnDescCodeDesc();
 
-    @Query(
-            "select distinct l.taxonId from Lot l where l.taxonId is not null and l.remaining > 0 and l.state = 'USABLE'")
-    Set<String> taxaLeft();
+    /** What there is something left of. */
+    List<Lot> findAllByRemainingGreaterThanOrderByMadeOnDescCodeDesc(double least, Limit most);
 
-    long countByCodeStartingWith(String prefix);
+    /** What was used up, given up or thrown away. */
+    @Query("select l from Lot l where l.remaining <= 0 and l.kind in :kinds order by l.madeOn desc, l.code desc")
+    Slice<Lot> usedUp(Collection<LotKind> kinds, Pageable page);
+
+    /** What must be set aside, or used up by a day. */
+    @Query("select l from Lot l where l.remaining > 0 and l.kind in :kinds"
+            + " and (l.state = :setAside or l.bestBefore <= :until)")
+    List<Lot> toSee(Collection<LotKind> kinds, Product.State setAside, LocalDate until);
+
+    boolean existsByTaxonId(String taxonId);
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.platform.Past;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
@@ -37,7 +39,12 @@ class ShelfController {
 
     @GetMapping("/lots")
     List<ShelfService.LotView> lots() {
-        return shelf.all();
+        return shelf.there();
+    }
+
+    @GetMapping("/lots/past")
+    Past past(@RequestParam(defaultValue = "0") int page) {
+        return shelf.past(page);
     }
 
     @GetMapping("/lots/{id}")

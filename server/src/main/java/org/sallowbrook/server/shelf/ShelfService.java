@@ -1,7 +1,7 @@
 package org.sallowbrook.server.shelf;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
@@ -13,15 +13,25 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.server.field.HarvestRecorded;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.herbarium.UsesTaxon;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Codes;
+import org.sallowbrook.server.platform.Due;
+import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every lot, what it came from and whether it may be used. */
 @Service
 @Transactional
-public class ShelfService {
+public class ShelfService implements UsesTaxon, DueSource {
 
     /** @param driedG grams of dried herb in the whole lot */
     public record HerbView(String taxonId, String commonName, Taxon.Part part, Double driedG) {}
@@ -39,6 +49,7 @@ public class ShelfService {
             Long version,
             String code,
             LotKind kind,
+            @Nullable LotForm form,
             String name,
             @Nullable String taxonId,
             Taxon.@Nullable Part part,
@@ -52,6 +63,7 @@ public class ShelfService {
             Taxon.Route route,
             Boolean denatured,
             Boolean pyrrolizidine,
+            Boolean honey,
             LocalDate madeOn,
             @Nullable LocalDate openedOn,
             @Nullable LocalDate bestBefore,
@@ -62,7 +74,42 @@ public class ShelfService {
             @Nullable String holder,
             @Nullable String supplier,
             BoughtGate.@Nullable Label label,
-            @Nullable String doubt) {}
+            @Nullable String doubt) {
+
+        LotView setAside(String reason) {
+            return new LotView(
+                    id,
+                    version,
+                    code,
+                    kind,
+                    form,
+                    name,
+                    taxonId,
+                    part,
+                    unit,
+                    amount,
+                    remaining,
+                    strengthPercent,
+                    moisture,
+                    driedGPerUnit,
+                    herbs,
+                    route,
+                    denatured,
+                    pyrrolizidine,
+                    honey,
+                    madeOn,
+                    openedOn,
+                    bestBefore,
+                    Product.State.QUARANTINED,
+                    reason,
+                    expired,
+                    place,
+                    holder,
+                    supplier,
+                    label,
+                    doubt);
+        }
+    }
 
     /** @param strengthPercent for a spirit only */
     public record SupplyRequest(
@@ -80,6 +127,7 @@ public class ShelfService {
     public record NewLot(
             UUID id,
             LotKind kind,
+            LotForm form,
             String name,
             String unit,
             double amount,
@@ -88,6 +136,7 @@ public class ShelfService {
             List<HerbView> herbs,
             Taxon.Route route,
             boolean pyrrolizidine,
+            boolean honey,
             LocalDate madeOn,
             @Nullable LocalDate bestBefore,
             Product.State state,
@@ -96,47 +145,156 @@ public class ShelfService {
 
     public record LinkView(UUID from, UUID to, Double amount, String unit) {}
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyMMdd");
+    private static final int MOST_LISTED = 1000;
+    private static final int USE_UP_DAYS = 30;
 
+    /** What stands on a shelf, rather than in the field or under way. */
+    private static final Set<LotKind> KEPT =
+            Set.of(LotKind.JAR, LotKind.SPIRIT, LotKind.OIL, LotKind.WAX, LotKind.FLASK, LotKind.BOTTLE, LotKind.TIN);
+
+    // Native SQL is not filtered by household.
+    private static final String IN_THE_HOUSE = """
+            select distinct h ->> 'taxonId' from lot, jsonb_array_elements(herbs::jsonb) h
+            where household_id = :household and remaining > 0 and state = 'USABLE'
+            and (best_before is null or best_before >= :today)""";
+
+    private final JdbcClient jdbc;
     private final Lots lots;
     private final LotLinks links;
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final Gatekeeper gatekeeper;
+    private final Standing standing;
+    private final Once once;
+    private final Codes codes;
     private final JsonMapper json;
 
     ShelfService(
+            JdbcClient jdbc,
             Lots lots,
             LotLinks links,
             HerbariumService herbarium,
             PeopleService people,
             Gatekeeper gatekeeper,
+            Standing standing,
+            Once once,
+            Codes codes,
             JsonMapper json) {
+        this.jdbc = jdbc;
         this.lots = lots;
         this.links = links;
         this.herbarium = herbarium;
         this.people = people;
         this.gatekeeper = gatekeeper;
+        this.standing = standing;
+        this.once = once;
+        this.codes = codes;
         this.json = json;
     }
 
+    /** What is there; what is used up is history. */
     @Transactional(readOnly = true)
-    public List<LotView> all() {
+    public List<LotView> there() {
         LocalDate today = people.today();
-        return lots.findAllByOrderByMadeOnDescCodeDesc().stream()
+        return lots.findAllByRemainingGreaterThanOrderByMadeOnDescCodeDesc(0, Limit.of(MOST_LISTED)).stream()
                 .map(l -> view(l, today))
                 .toList();
     }
 
-    /** Plants of which something usable is left. */
     @Transactional(readOnly = true)
-    public Set<String> taxaInTheHouse() {
-        return lots.taxaLeft();
+    public Past past(int page) {
+        return Past.of(
+                lots.usedUp(KEPT, Past.page(page)),
+                l -> new Past.Entry(
+                        l.id,
+                        l.name,
+                        l.code,
+                        l.madeOn,
+                        l.state == Product.State.DESTROYED
+                                ? "thrown away"
+                                : Words.figure(l.amount) + " " + l.unit + ", used up"));
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public List<Due> due(Span span) {
+        List<Due> due = new ArrayList<>();
+        for (Lot lot : lots.toSee(KEPT, Product.State.QUARANTINED, span.to().plusDays(USE_UP_DAYS))) {
+            LocalDate best = lot.bestBefore;
+            boolean aside = lot.state == Product.State.QUARANTINED;
+            if (!aside && lot.state == Product.State.DESTROYED) {
+                continue;
+            }
+            boolean expired = best != null && span.today().isAfter(best);
+            LocalDate on = aside || best == null || expired ? span.today() : best.minusDays(USE_UP_DAYS);
+            if (!span.holds(on)) {
+                continue;
+            }
+            due.add(
+                    aside
+                            ? new Due(
+                                    Due.Kind.SET_ASIDE,
+                                    "shelf",
+                                    lot.id,
+                                    "Set aside " + lot.name
+                                            + (lot.holder == null ? "" : " (" + lot.holder + " has it)"),
+                                    lot.code + ": " + lot.stateReason,
+                                    span.today(),
+                                    span.morning(span.today()),
+                                    true,
+                                    lot.version,
+                                    null,
+                                    null,
+                                    null)
+                            : new Due(
+                                    Due.Kind.USE_UP,
+                                    "shelf",
+                                    lot.id,
+                                    (expired ? "Past its date: " : "Use up ") + lot.name,
+                                    lot.code + ", best before " + (best == null ? "" : Words.day(best)),
+                                    best == null ? on : best,
+                                    span.morning(on),
+                                    expired,
+                                    lot.version,
+                                    null,
+                                    null,
+                                    null));
+        }
+        return due;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public boolean uses(String taxonId) {
+        return lots.existsByTaxonId(taxonId);
+    }
+
+    /** Plants of which something usable is left, in a jar or in what was made of it. */
+    @Transactional(readOnly = true)
+    public Set<String> taxaInTheHouse() {
+        return Set.copyOf(jdbc.sql(IN_THE_HOUSE)
+                .param("household", Member.current().householdId())
+                .param("today", people.today())
+                .query(String.class)
+                .list());
+    }
+
+    /** One lot, its state judged over its whole descent. */
     @Transactional(readOnly = true)
     public LotView lot(UUID id) {
-        return view(find(id), people.today());
+        return judged(find(id));
+    }
+
+    private LotView judged(Lot lot) {
+        LotView view = view(lot, people.today());
+        if (view.state() != Product.State.USABLE && view.state() != Product.State.HOLD) {
+            return view;
+        }
+        return standing.of(lot.id).stream()
+                .filter(f -> !f.code().equals("ON_HOLD"))
+                .findFirst()
+                .map(f -> view.setAside(f.message()))
+                .orElse(view);
     }
 
     @Transactional(readOnly = true)
@@ -157,7 +315,7 @@ public class ShelfService {
     @Transactional(readOnly = true)
     public Product product(UUID id) {
         Lot lot = find(id);
-        LotView view = view(lot, people.today());
+        LotView view = judged(lot);
         double dried = view.herbs().stream().mapToDouble(HerbView::driedG).sum();
         return new Product(
                 lot.name,
@@ -169,8 +327,8 @@ public class ShelfService {
                 view.driedGPerUnit() == null ? null : view.driedGPerUnit().interval(),
                 lot.strengthPercent == null ? Strength.NONE : Strength.ofPercent(lot.strengthPercent),
                 lot.bestBefore == null ? LocalDate.MAX : lot.bestBefore,
-                lot.state,
-                false);
+                view.state(),
+                lot.honey);
     }
 
     @EventListener
@@ -200,9 +358,8 @@ public class ShelfService {
     }
 
     public LotView add(SupplyRequest request) {
-        Lot known = lots.findById(request.id()).orElse(null);
-        if (known != null) {
-            return view(known, people.today());
+        if (once.repeated("supply", request.id(), lots::existsById, request)) {
+            return view(find(request.id()), people.today());
         }
         Double strength = request.strengthPercent();
         Checks checks = Checks.begin()
@@ -257,7 +414,7 @@ public class ShelfService {
         if (lot.heldUntil != null && people.today().isBefore(lot.heldUntil)) {
             throw new Problem.Refused(List.of(Finding.stop(
                     "STILL_AGEING",
-                    lot.name + " ages until " + lot.heldUntil + ".",
+                    lot.name + " ages until " + Words.day(lot.heldUntil) + ".",
                     "Wait; nothing but time takes its harshness away.")));
         }
         gatekeeper.record("hold released", id, "HOLD", lot.heldReason + " / " + reason.strip());
@@ -282,9 +439,16 @@ public class ShelfService {
         Checks.begin()
                 .that(holder.length() <= 120, "holder", "must have at most 120 letters")
                 .done();
-        if (lot.state != Product.State.USABLE) {
-            throw new Problem.Refused(List.of(
-                    Finding.stop(lot.state.name(), lot.name + " is not usable.", "Do not give it to anybody.")));
+        boolean back = holder.isBlank();
+        List<Finding> wrong = new ArrayList<>(back ? List.of() : standing.of(id));
+        if (!back && lot.bestBefore != null && people.today().isAfter(lot.bestBefore)) {
+            wrong.add(Finding.stop(
+                    "EXPIRED",
+                    lot.name + " is past its date, " + Words.day(lot.bestBefore) + ".",
+                    "Give it to nobody; it is good for compost only."));
+        }
+        if (!wrong.isEmpty()) {
+            throw new Problem.Refused(wrong);
         }
         lot.holder = holder.isBlank() ? null : holder.strip();
         return view(lots.saveAndFlush(lot), people.today());
@@ -294,8 +458,8 @@ public class ShelfService {
     public void take(UUID from, UUID into, double amount, LocalDate on) {
         Lot lot = find(from);
         if (amount > lot.remaining * (1 + 1e-6) + 1e-6) {
-            throw new Problem.Conflict(lot.name + " (" + lot.code + ") has only "
-                    + org.sallowbrook.core.measure.Words.figure(lot.remaining) + " " + lot.unit + " left.");
+            throw new Problem.Conflict(lot.name + " (" + lot.code + ") has only " + Words.figure(lot.remaining) + " "
+                    + lot.unit + " left.");
         }
         lot.remaining = Math.max(0, lot.remaining - amount);
         if (lot.openedOn == null) {
@@ -305,9 +469,26 @@ public class ShelfService {
         link(from, into, amount, lot.unit);
     }
 
-    /** For the bench: records what of a pressed batch went into a bottle or tin. */
+    /** For the bench: what came out of the press is what there is to fill. */
+    public void pressed(UUID batch, double amount) {
+        Lot lot = find(batch);
+        lot.amount = amount;
+        lot.remaining = amount;
+        lots.saveAndFlush(lot);
+    }
+
+    /** For the bench: the rest of a batch is gone. */
+    public void emptied(UUID batch) {
+        Lot lot = find(batch);
+        lot.remaining = 0;
+        lots.saveAndFlush(lot);
+    }
+
+    /** For the bench: what of a pressed batch went into a bottle or tin; what the press gave a little more of counts as gone. */
     public void fill(UUID batch, UUID bottle, double amount) {
         Lot lot = find(batch);
+        lot.remaining = Math.max(0, lot.remaining - amount);
+        lots.saveAndFlush(lot);
         link(batch, bottle, amount, lot.unit);
     }
 
@@ -315,6 +496,7 @@ public class ShelfService {
     public LotView put(NewLot n) {
         Lot lot = new Lot(n.id());
         lot.kind = n.kind();
+        lot.form = n.form();
         lot.code = code(prefix(n.kind()), n.madeOn());
         lot.name = n.name();
         lot.unit = n.unit();
@@ -329,6 +511,7 @@ public class ShelfService {
         lot.herbs = json.writeValueAsString(n.herbs());
         lot.route = n.route();
         lot.pyrrolizidine = n.pyrrolizidine();
+        lot.honey = n.honey();
         lot.madeOn = n.madeOn();
         lot.bestBefore = n.bestBefore();
         lot.state = n.state();
@@ -338,7 +521,7 @@ public class ShelfService {
         return view(lots.saveAndFlush(lot), people.today());
     }
 
-    /** For dosing: what a dose takes out of the bottle; at most what is left. */
+    /** For dosing: what a dose takes out of the bottle, in its own unit; at most what is left. */
     public void pour(UUID id, double amount) {
         Lot lot = find(id);
         lot.remaining = Math.max(0, lot.remaining - amount);
@@ -380,8 +563,7 @@ public class ShelfService {
     }
 
     String code(String prefix, LocalDate on) {
-        String start = prefix + on.format(DAY) + "-";
-        return start + (lots.countByCodeStartingWith(start) + 1);
+        return codes.next(prefix, on);
     }
 
     private static String prefix(LotKind kind) {
@@ -404,6 +586,7 @@ public class ShelfService {
                 l.version == null ? 0 : l.version,
                 l.code,
                 l.kind,
+                l.form,
                 l.name,
                 l.taxonId,
                 l.part,
@@ -419,6 +602,7 @@ public class ShelfService {
                 l.route,
                 l.denatured,
                 l.pyrrolizidine,
+                l.honey,
                 l.madeOn,
                 l.openedOn,
                 l.bestBefore,

@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.GroundCondemned;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -56,9 +59,12 @@ public class TracingService {
     private final JdbcClient jdbc;
     private final ShelfService shelf;
     private final FieldService field;
+    private final DryingService drying;
     private final Gatekeeper gatekeeper;
 
-    TracingService(JdbcClient jdbc, ShelfService shelf, FieldService field, Gatekeeper gatekeeper) {
+    TracingService(
+            JdbcClient jdbc, ShelfService shelf, FieldService field, DryingService drying, Gatekeeper gatekeeper) {
+        this.drying = drying;
         this.jdbc = jdbc;
         this.shelf = shelf;
         this.field = field;
@@ -98,6 +104,9 @@ public class TracingService {
         FieldService.StandView stand = field.stand(standId);
         if (stand.doubted()) {
             throw new Problem.Conflict("The stand is still doubted. Identify it again first, with a second person.");
+        }
+        if (stand.ground() == Site.Ground.CONTAMINATED) {
+            throw new Problem.Conflict("The ground is contaminated; what grew on it stays set aside.");
         }
         return new Quarantined(stand, clearCertain(reach(DOWNSTREAM, standId)));
     }
@@ -141,6 +150,9 @@ public class TracingService {
         List<UUID> down = reach(DOWNSTREAM, lotId);
         shelf.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
         shelf.setAside(down, Product.State.QUARANTINED, "mould in " + lot.name() + " " + lot.code());
+        if (lot.kind() == LotKind.HARVEST) {
+            drying.harvestDestroyed(lotId);
+        }
         List<UUID> all = new ArrayList<>(down);
         all.add(lotId);
         return shelf.lots(all);
@@ -169,7 +181,8 @@ public class TracingService {
                         .noneMatch(l -> l.state() == Product.State.DESTROYED
                                 || l.doubt() != null
                                 || l.kind() == LotKind.STAND
-                                        && field.stand(l.id()).doubted());
+                                        && (field.stand(l.id()).doubted()
+                                                || field.stand(l.id()).ground() == Site.Ground.CONTAMINATED));
     }
 
     /** Mould: the harvest itself is destroyed, whatever was made of it is set aside. */
@@ -177,6 +190,15 @@ public class TracingService {
     void on(LotMoulded moulded) {
         shelf.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
         shelf.setAside(reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
+    }
+
+    /** Contaminated ground: whatever came from it is set aside. */
+    @EventListener
+    void on(GroundCondemned condemned) {
+        shelf.setAside(
+                reach(DOWNSTREAM, condemned.standId()),
+                Product.State.QUARANTINED,
+                "the ground of " + condemned.standName() + " is contaminated");
     }
 
     private List<UUID> reach(String sql, UUID lotId) {

@@ -52,10 +52,15 @@ public record Retention(Interval mlPerG, int pressings) {
 
     /** This general range, moved by pressings. */
     public Retention learn(List<Pressing> more) {
+        return learnKept(more.stream().map(Pressing::mlPerG).toList());
+    }
+
+    /** As {@link #learn(List)}, from what the marc kept each time, mL per g of dry matter. */
+    public Retention learnKept(List<Double> more) {
         Interval band = Learned.band(
                 mlPerG,
                 PRIOR_BATCHES,
-                more.stream().mapToDouble(Pressing::mlPerG).toArray());
+                more.stream().mapToDouble(Double::doubleValue).toArray());
         return new Retention(Interval.of(Math.max(0, band.low()), Math.max(0, band.high())), pressings + more.size());
     }
 }

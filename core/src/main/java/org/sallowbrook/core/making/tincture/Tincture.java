@@ -36,6 +36,9 @@ public final class Tincture {
 
     static final double STOP_BELOW = 0.20;
     static final double WARN_BELOW = 0.25;
+    static final int TOO_WEAK_DAYS = 7;
+    /** As of the other liquids that end near their limit: four weeks, cold. */
+    static final int WEAK_DAYS = 28;
 
     static final double JAR_FILL = 0.95;
 
@@ -163,6 +166,13 @@ public final class Tincture {
     /** Final strength of a menstruum after the plants' water; all water of the herb is taken to mix. */
     static Spirits.Mixture afterPlantWater(double menstruumMl, Strength menstruum, double waterG) {
         return Spirits.mix(List.of(new Pour(menstruumMl, menstruum), Pour.ofGrams(waterG, Strength.NONE)));
+    }
+
+    /** Days a tincture keeps from its pressing, by the weaker end of its final strength; null for the form's own life. */
+    public static @Nullable Integer keepsDays(Interval finalFraction) {
+        return finalFraction.low() < STOP_BELOW
+                ? (Integer) TOO_WEAK_DAYS
+                : finalFraction.low() < WARN_BELOW ? (Integer) WEAK_DAYS : null;
     }
 
     /** Whether it keeps: the weaker end of the final strength decides. */

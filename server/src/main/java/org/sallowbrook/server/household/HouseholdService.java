@@ -1,0 +1,278 @@
+package org.sallowbrook.server.household;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The household's own settings, its members and their sessions. */
+@Service
+@Transactional
+public class HouseholdService {
+
+    record SettingsView(String name, String zone, String region, List<String> regions) {}
+
+    record SettingsRequest(String name, String zone, String region) {}
+
+    record MemberView(UUID id, String username, String name, Member.Role role, Boolean disabled, Boolean self) {}
+
+    record MemberRequest(String username, String name, Member.Role role, String password) {}
+
+    record MemberChange(Member.Role role, Boolean disabled) {}
+
+    /** @param code to be printed or read out once; it is kept nowhere */
+    record ResetView(String username, String code, Instant until) {}
+
+    record ResetRequest(String username, String code, String password) {}
+
+    record PasswordRequest(String current, String password) {}
+
+    /** @param handle the end of its id, enough to tell it by and no use to a thief */
+    record SessionEntry(String handle, Instant since, Instant lastUsed, Boolean current) {}
+
+    private static final Duration RESET_HOLDS = Duration.ofDays(2);
+    private static final int HANDLE = 8;
+    /** No letters that are taken for others. */
+    private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
+
+    private final Accounts accounts;
+    private final Households households;
+    private final SignIn signIn;
+    private final Throttle throttle;
+    private final Regions regions;
+    private final PasswordEncoder passwords;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final Gatekeeper gatekeeper;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    HouseholdService(
+            Accounts accounts,
+            Households households,
+            SignIn signIn,
+            Throttle throttle,
+            Regions regions,
+            PasswordEncoder passwords,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Gatekeeper gatekeeper,
+            Clock clock) {
+        this.accounts = accounts;
+        this.households = households;
+        this.signIn = signIn;
+        this.throttle = throttle;
+        this.regions = regions;
+        this.passwords = passwords;
+        this.sessions = sessions;
+        this.gatekeeper = gatekeeper;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<String> regions() {
+        return regions.known();
+    }
+
+    @Transactional(readOnly = true)
+    public SettingsView settings() {
+        Household h = household();
+        return new SettingsView(h.name, h.zone, h.region, regions.known());
+    }
+
+    public SettingsView change(SettingsRequest request) {
+        Checks.begin()
+                .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(isZone(request.zone()), "zone", "must be a time zone such as Europe/London")
+                .done();
+        regions.check("region", request.region());
+        Household h = household();
+        if (!h.region.equals(request.region())) {
+            gatekeeper.record("household", h.id, "REGION", h.region + " -> " + request.region());
+        }
+        h.name = request.name().strip();
+        h.zone = request.zone();
+        h.region = request.region();
+        households.saveAndFlush(h);
+        return settings();
+    }
+
+    private static boolean isZone(String zone) {
+        try {
+            ZoneId.of(zone);
+            return true;
+        } catch (DateTimeException e) {
+            return false;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<MemberView> members() {
+        return accounts.findAllByHouseholdIdOrderByDisplayName(Member.current().householdId()).stream()
+                .map(HouseholdService::view)
+                .toList();
+    }
+
+    public MemberView add(MemberRequest request) {
+        Checks checks = Checks.begin()
+                .that(
+                        request.username().matches("[a-zA-Z0-9._-]{2,60}"),
+                        "username",
+                        "must have 2 to 60 letters, digits, dots or dashes")
+                .that(
+                        !request.name().isBlank() && request.name().length() <= 120,
+                        "name",
+                        "must have 1 to 120 letters");
+        Password.check(checks, "password", request.password()).done();
+        String username = request.username().toLowerCase(Locale.ROOT);
+        if (accounts.findByUsername(username).isPresent()) {
+            throw new Problem.Conflict("The name " + username + " is taken. Choose another.");
+        }
+        Member added = signIn.join(
+                Member.current().householdId(), request.name(), username, request.password(), request.role());
+        gatekeeper.record(
+                "member", added.accountId(), "MEMBER_ADDED", request.role().name());
+        return view(account(added.accountId()));
+    }
+
+    /** Another role, or no entry any more. Whoever was signed in with it must sign in again. */
+    public MemberView change(UUID id, MemberChange request) {
+        Account account = account(id);
+        boolean keeper = account.role == Member.Role.KEEPER && !account.disabled;
+        boolean stays = request.role() == Member.Role.KEEPER && !request.disabled();
+        if (keeper
+                && !stays
+                && accounts.countByHouseholdIdAndRoleAndDisabledFalse(account.householdId, Member.Role.KEEPER) < 2) {
+            throw new Problem.Conflict("A household needs a keeper. Make somebody else one first.");
+        }
+        gatekeeper.record("member", id, "MEMBER_CHANGED", request.role() + (request.disabled() ? ", disabled" : ""));
+        account.role = request.role();
+        account.disabled = request.disabled();
+        accounts.saveAndFlush(account);
+        endSessions(id, null);
+        return view(account);
+    }
+
+    /** A code with which somebody who forgot a password sets a new one. */
+    public ResetView reset(UUID id) {
+        Account account = account(id);
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < 12; i++) {
+            code.append(i > 0 && i % 4 == 0 ? "-" : "")
+                    .append(CODE_LETTERS.charAt(random.nextInt(CODE_LETTERS.length())));
+        }
+        account.resetHash = passwords.encode(plain(code.toString()));
+        account.resetUntil = clock.instant().plus(RESET_HOLDS);
+        accounts.saveAndFlush(account);
+        gatekeeper.record("member", id, "RESET_CODE", "given out");
+        return new ResetView(account.username, code.toString(), account.resetUntil);
+    }
+
+    /** By whoever was given the code; it serves once. */
+    public void resetPassword(ResetRequest request, String address) {
+        Password.check(Checks.begin(), "password", request.password()).done();
+        String name = request.username().strip().toLowerCase(Locale.ROOT);
+        Throttle.Tries tries = throttle.attempt("reset " + name, address);
+        Account account = accounts.findByUsername(name).orElse(null);
+        boolean right = account != null
+                && !account.disabled
+                && account.resetHash != null
+                && account.resetUntil != null
+                && clock.instant().isBefore(account.resetUntil)
+                && passwords.matches(plain(request.code()), account.resetHash);
+        if (account == null || !right) {
+            throw new Problem.SignInFailed();
+        }
+        tries.right();
+        account.passwordHash = passwords.encode(request.password());
+        account.resetHash = null;
+        account.resetUntil = null;
+        accounts.saveAndFlush(account);
+        endSessions(account.id, null);
+    }
+
+    private static String plain(String code) {
+        return code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+    }
+
+    /** Of whoever is signed in; every other session of theirs ends. */
+    public void changePassword(PasswordRequest request, String sessionId, String address) {
+        Password.check(Checks.begin(), "password", request.password()).done();
+        Account account = account(Member.current().accountId());
+        Throttle.Tries tries = throttle.attempt("change " + account.username, address);
+        if (!passwords.matches(request.current(), account.passwordHash)) {
+            throw new org.sallowbrook.core.measure.InvalidInput(List.of(
+                    new org.sallowbrook.core.measure.InvalidInput.Violation("current", "is not your password")));
+        }
+        tries.right();
+        account.passwordHash = passwords.encode(request.password());
+        accounts.saveAndFlush(account);
+        endSessions(account.id, sessionId);
+    }
+
+    @Transactional(readOnly = true)
+    public List<SessionEntry> sessions(String current) {
+        return mine(Member.current().accountId()).values().stream()
+                .map(s -> new SessionEntry(
+                        handle(s.getId()),
+                        s.getCreationTime(),
+                        s.getLastAccessedTime(),
+                        s.getId().equals(current)))
+                .sorted((a, b) -> b.lastUsed().compareTo(a.lastUsed()))
+                .toList();
+    }
+
+    public void endSession(String handle) {
+        mine(Member.current().accountId()).keySet().stream()
+                .filter(id -> handle(id).equals(handle))
+                .findFirst()
+                .ifPresentOrElse(sessions::deleteById, () -> {
+                    throw new Problem.NotFound("session");
+                });
+    }
+
+    private void endSessions(UUID account, @Nullable String butThis) {
+        mine(account).keySet().stream().filter(id -> !id.equals(butThis)).forEach(sessions::deleteById);
+    }
+
+    private Map<String, ? extends Session> mine(UUID account) {
+        return sessions.findByPrincipalName(account.toString());
+    }
+
+    private static String handle(String sessionId) {
+        return sessionId.substring(Math.max(0, sessionId.length() - HANDLE));
+    }
+
+    private Household household() {
+        return households.findById(Member.current().householdId()).orElseThrow(() -> new Problem.NotFound("household"));
+    }
+
+    private Account account(UUID id) {
+        return accounts.findByIdAndHouseholdId(id, Member.current().householdId())
+                .orElseThrow(() -> new Problem.NotFound("member"));
+    }
+
+    private static MemberView view(Account a) {
+        return new MemberView(
+                a.id,
+                a.username,
+                a.displayName,
+                a.role,
+                a.disabled,
+                a.id.equals(Member.current().accountId()));
+    }
+}

@@ -1,0 +1,119 @@
+package org.sallowbrook.server.shelf;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.field.SourceGuard;
+import org.sallowbrook.server.platform.Member;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Whether a lot may be used, judged over its whole descent at the moment it is asked: mould, doubt and contaminated ground
+ * anywhere upstream reach it, whatever its own row says.
+ */
+@Component
+class Standing implements SourceGuard {
+
+    private record Ancestor(
+            UUID id,
+            String name,
+            String code,
+            String state,
+            @Nullable String stateReason,
+            @Nullable String doubt,
+            @Nullable Boolean standDoubted,
+            @Nullable String standDoubtReason,
+            @Nullable String ground,
+            double remaining) {}
+
+    // Native SQL is not filtered by household, so each step carries it.
+    private static final String DESCENT = """
+            with recursive up(id) as (
+                select cast(:lot as uuid)
+                union
+                select l.from_lot from lot_link l join up on l.to_lot = up.id
+                where l.household_id = :household
+            )
+            select o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.remaining,
+                   s.doubted as stand_doubted, s.doubt_reason as stand_doubt_reason, s.ground
+            from up join lot o on o.id = up.id left join stand s on s.id = o.id
+            where o.household_id = :household""";
+
+    private final JdbcClient jdbc;
+
+    Standing(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Why a lot must not be used; empty when it may. Its own hold is told as such. */
+    List<Finding> of(UUID lot) {
+        return findings(lot, ancestors(lot));
+    }
+
+    @Override
+    public List<Finding> whyNot(UUID harvestId) {
+        List<Ancestor> all = ancestors(harvestId);
+        List<Finding> findings = findings(harvestId, all);
+        if (findings.isEmpty() && all.stream().anyMatch(a -> a.id().equals(harvestId) && a.remaining() <= 0)) {
+            findings.add(Finding.stop("NOTHING_LEFT", "Nothing of this harvest is left.", "Choose another."));
+        }
+        return findings;
+    }
+
+    private List<Ancestor> ancestors(UUID lot) {
+        return jdbc.sql(DESCENT)
+                .param("lot", lot)
+                .param("household", Member.current().householdId())
+                .query(Ancestor.class)
+                .list();
+    }
+
+    private static List<Finding> findings(UUID lot, List<Ancestor> all) {
+        List<Finding> findings = new ArrayList<>();
+        for (Ancestor a : all) {
+            boolean self = a.id().equals(lot);
+            String called = a.name() + " (" + a.code() + ")";
+            if (a.state().equals("DESTROYED")) {
+                findings.add(
+                        self
+                                ? Finding.stop("DESTROYED", called + " was thrown away.", "Choose another.")
+                                : Finding.stop(
+                                        "QUARANTINED",
+                                        "It was made from " + called + ", which was destroyed: "
+                                                + reason(a.stateReason()),
+                                        "Throw it away; nothing takes that poison out."));
+            }
+            if (a.doubt() != null) {
+                findings.add(doubted(called + " is doubted: " + a.doubt()));
+            }
+            if (Boolean.TRUE.equals(a.standDoubted())) {
+                findings.add(doubted(a.name() + " is doubted: " + reason(a.standDoubtReason())));
+            }
+            if ("CONTAMINATED".equals(a.ground())) {
+                findings.add(Finding.stop(
+                        "CONTAMINATED",
+                        "It comes from " + a.name() + ", whose ground is contaminated.",
+                        "Set it aside; plants take up what is in the ground and washing does not help."));
+            }
+            if (self && findings.isEmpty() && a.state().equals("QUARANTINED")) {
+                findings.add(doubted(reason(a.stateReason())));
+            }
+            if (self && a.state().equals("HOLD")) {
+                findings.add(Finding.stop(
+                        "ON_HOLD", called + " is on hold: " + reason(a.stateReason()), "Resolve it first."));
+            }
+        }
+        return findings;
+    }
+
+    private static Finding doubted(String message) {
+        return Finding.stop("QUARANTINED", message, "Set it aside until the doubt is cleared, or throw it away.");
+    }
+
+    private static String reason(@Nullable String reason) {
+        return reason == null ? "no reason is kept" : reason;
+    }
+}

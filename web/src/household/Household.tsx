@@ -1,0 +1,360 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, errorAt, type Schemas } from '../api/client'
+import { Button, ButtonLink, Choose, Input } from '../ui/controls'
+import { region, ROLE } from '../ui/dictionary'
+import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { date } from '../ui/words'
+import { useSession } from './queries'
+
+type Role = Schemas['MemberView']['role']
+const ROLES = (Object.keys(ROLE) as Role[]).map((r) => ({ value: r, label: ROLE[r] }))
+
+/** Where it lives, who belongs to it, one's own password and sessions, and the age of the last backup. */
+export function Household() {
+  const session = useSession()
+  const keeper = session.data?.role === 'KEEPER'
+  return (
+    <Page title="Household" actions={<ButtonLink to="/schools">How this household works</ButtonLink>}>
+      <div className="grid gap-4 lg:grid-cols-2">
+        <div className="space-y-4">
+          <Settings keeper={keeper} />
+          {keeper && <Members />}
+        </div>
+        <div className="space-y-4">
+          <Backup />
+          <OwnPassword />
+          <Sessions />
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Settings({ keeper }: { keeper: boolean }) {
+  const settings = useQuery({
+    queryKey: ['settings'],
+    queryFn: () => ask(api.GET('/api/household/settings')),
+  })
+  return (
+    <Section title="Where it is">
+      <Loaded query={settings}>
+        {(s) =>
+          keeper ? (
+            <SettingsForm settings={s} />
+          ) : (
+            <p>
+              {s.name}, {region(s.region)}, {s.zone}
+            </p>
+          )
+        }
+      </Loaded>
+    </Section>
+  )
+}
+
+function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
+  const queries = useQueryClient()
+  const [name, setName] = useState(settings.name)
+  const [zone, setZone] = useState(settings.zone)
+  const [where, setWhere] = useState(settings.region)
+  const save = useMutation({
+    mutationFn: () => ask(api.PUT('/api/household/settings', { body: { name, zone, region: where } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(e) => {
+        e.preventDefault()
+        save.mutate()
+      }}
+    >
+      <Input
+        label="Name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        error={errorAt(save.error, 'name')}
+      />
+      <Choose
+        label="Where you gather"
+        value={where}
+        onChange={setWhere}
+        choices={settings.regions.map((r) => ({ value: r, label: region(r) }))}
+        error={errorAt(save.error, 'region')}
+      />
+      <p className="text-soft text-sm">
+        Plants are told apart among those of this region; elsewhere grow others that no card covers.
+      </p>
+      <Input
+        label="Time zone"
+        value={zone}
+        onChange={(e) => setZone(e.target.value)}
+        error={errorAt(save.error, 'zone')}
+      />
+      <ProblemNotice error={save.error} />
+      <Button type="submit" disabled={save.isPending}>
+        Save
+      </Button>
+      {save.isSuccess && <span role="status"> Saved.</span>}
+    </form>
+  )
+}
+
+function Members() {
+  const members = useQuery({
+    queryKey: ['members'],
+    queryFn: () => ask(api.GET('/api/household/members')),
+  })
+  return (
+    <Section title="Members">
+      <Loaded query={members}>
+        {(all) => (
+          <ul>
+            {all.map((m) => (
+              <Member key={m.id} member={m} />
+            ))}
+          </ul>
+        )}
+      </Loaded>
+      <NewMember />
+    </Section>
+  )
+}
+
+function Member({ member }: { member: Schemas['MemberView'] }) {
+  const queries = useQueryClient()
+  const path = { id: member.id }
+  const change = useMutation({
+    mutationFn: (body: { role: Role; disabled: boolean }) =>
+      ask(api.PUT('/api/household/members/{id}', { params: { path }, body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['members'] }),
+  })
+  const reset = useMutation({
+    mutationFn: () => ask(api.POST('/api/household/members/{id}/reset', { params: { path } })),
+  })
+  return (
+    <li className="border-line space-y-2 border-b py-2">
+      <div className="flex flex-wrap items-end gap-3">
+        <p className="min-w-40 flex-1">
+          <span className="font-medium">{member.name}</span>
+          <span className="text-soft block text-sm">
+            signs in as {member.username}
+            {member.self ? ', you' : ''}
+            {member.disabled ? ', may not sign in' : ''}
+          </span>
+        </p>
+        <div className="w-32">
+          <Choose
+            label={`Role of ${member.name}`}
+            value={member.role}
+            choices={ROLES}
+            onChange={(role) => change.mutate({ role, disabled: member.disabled })}
+          />
+        </div>
+        <Button
+          onClick={() => change.mutate({ role: member.role, disabled: !member.disabled })}
+          disabled={change.isPending}
+          aria-label={`${member.disabled ? 'Let in again' : 'Let in no more'}: ${member.name}`}
+        >
+          {member.disabled ? 'Let in again' : 'Let in no more'}
+        </Button>
+        <Button onClick={() => reset.mutate()} aria-label={`Code for a new password of ${member.name}`}>
+          Code for a new password
+        </Button>
+      </div>
+      <ProblemNotice error={change.error ?? reset.error} />
+      {reset.data && (
+        <p role="status" className="border-amber bg-amber-pale border-l-4 px-3 py-2">
+          For {reset.data.username}, until {date(reset.data.until)}, once:{' '}
+          <strong className="text-xl tracking-wider">{reset.data.code}</strong>{' '}
+          <button type="button" className="underline" onClick={() => window.print()}>
+            print
+          </button>
+        </p>
+      )}
+    </li>
+  )
+}
+
+function NewMember() {
+  const queries = useQueryClient()
+  const [name, setName] = useState('')
+  const [username, setUsername] = useState('')
+  const [password, setPassword] = useState('')
+  const [role, setRole] = useState<Role>('HELPER')
+  const add = useMutation({
+    mutationFn: () => ask(api.POST('/api/household/members', { body: { name, username, role, password } })),
+    onSuccess: async () => {
+      setName('')
+      setUsername('')
+      setPassword('')
+      await queries.invalidateQueries({ queryKey: ['members'] })
+    },
+  })
+  const at = (field: string) => errorAt(add.error, field)
+  return (
+    <details className="mt-2">
+      <summary className="text-note min-h-8 cursor-pointer underline">Add a member</summary>
+      <form
+        className="mt-2 grid gap-3 sm:grid-cols-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          add.mutate()
+        }}
+      >
+        <Input label="Name" value={name} onChange={(e) => setName(e.target.value)} error={at('name')} />
+        <Input
+          label="Name to sign in with"
+          autoComplete="off"
+          value={username}
+          onChange={(e) => setUsername(e.target.value)}
+          error={at('username')}
+        />
+        <Input
+          label="First password"
+          hint="ten letters or more"
+          type="password"
+          autoComplete="new-password"
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+          error={at('password')}
+        />
+        <Choose
+          label="Role"
+          value={role}
+          onChange={setRole}
+          choices={[
+            { value: 'KEEPER', label: ROLE.KEEPER, hint: 'changes everything' },
+            { value: 'HELPER', label: ROLE.HELPER, hint: 'records work' },
+            { value: 'READER', label: ROLE.READER, hint: 'looks' },
+          ]}
+        />
+        <div className="space-y-2 sm:col-span-2">
+          <ProblemNotice error={add.error} />
+          <Button type="submit" disabled={add.isPending}>
+            Add the member
+          </Button>
+        </div>
+      </form>
+    </details>
+  )
+}
+
+function OwnPassword() {
+  const queries = useQueryClient()
+  const [current, setCurrent] = useState('')
+  const [password, setPassword] = useState('')
+  const save = useMutation({
+    mutationFn: () => ask(api.PUT('/api/session/password', { body: { current, password } })),
+    onSuccess: async () => {
+      setCurrent('')
+      setPassword('')
+      await queries.invalidateQueries({ queryKey: ['sessions'] })
+    },
+  })
+  return (
+    <Section title="Your password">
+      <form
+        className="space-y-3"
+        onSubmit={(e) => {
+          e.preventDefault()
+          save.mutate()
+        }}
+      >
+        <Input
+          label="Password now"
+          type="password"
+          autoComplete="current-password"
+          value={current}
+          onChange={(e) => setCurrent(e.target.value)}
+          error={errorAt(save.error, 'current')}
+        />
+        <Input
+          label="New password"
+          hint="ten letters or more"
+          type="password"
+          autoComplete="new-password"
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+          error={errorAt(save.error, 'password')}
+        />
+        <ProblemNotice error={save.error} />
+        <Button type="submit" disabled={save.isPending}>
+          Change it
+        </Button>
+        {save.isSuccess && <p role="status">Changed. You are signed out everywhere else.</p>}
+      </form>
+    </Section>
+  )
+}
+
+function Sessions() {
+  const queries = useQueryClient()
+  const sessions = useQuery({ queryKey: ['sessions'], queryFn: () => ask(api.GET('/api/session/all')) })
+  const end = useMutation({
+    mutationFn: (handle: string) =>
+      ask(api.DELETE('/api/session/all/{handle}', { params: { path: { handle } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
+  })
+  return (
+    <Section title="Where you are signed in">
+      <Loaded query={sessions}>
+        {(all) => (
+          <ul>
+            {all.map((s) => (
+              <li
+                key={s.handle}
+                className="border-line flex items-center justify-between gap-3 border-b py-1"
+              >
+                <span>
+                  since {new Date(s.since).toLocaleString('en-GB')}
+                  <span className="text-soft block text-sm">
+                    last used {new Date(s.lastUsed).toLocaleString('en-GB')}
+                  </span>
+                </span>
+                {s.current ? (
+                  <span className="font-medium">this one</span>
+                ) : (
+                  <Button onClick={() => end.mutate(s.handle)} disabled={end.isPending}>
+                    End it
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+      </Loaded>
+      <ProblemNotice error={end.error} />
+    </Section>
+  )
+}
+
+function Backup() {
+  const backup = useQuery({ queryKey: ['backup'], queryFn: () => ask(api.GET('/api/household/backup')) })
+  return (
+    <Section title="Backup">
+      <Loaded query={backup}>
+        {(b) =>
+          b.newest ? (
+            <p className={b.old ? 'text-madder font-semibold' : ''}>
+              The newest copy is of {new Date(b.newest).toLocaleString('en-GB')}
+              {b.old ? ': older than two days. Look why.' : '.'}{' '}
+              <span className="text-soft block text-sm">
+                {b.copies} copies in {b.folder}
+              </span>
+            </p>
+          ) : (
+            <p>
+              There is no copy yet. One is made every night while Sallowbrook runs; make one now with{' '}
+              <code>./sallowbrook backup FILE</code>.
+            </p>
+          )
+        }
+      </Loaded>
+      <p className="text-soft mt-2 text-sm">
+        A copy on the same disk helps against mistakes only. Carry one out of the house now and then.
+      </p>
+    </Section>
+  )
+}

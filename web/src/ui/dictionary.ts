@@ -1,0 +1,320 @@
+import type { Schemas } from '../api/client'
+
+/**
+ * What people read where the server says a code. One entry for every code, checked by type: a code that is added to the
+ * server and not here does not compile. No other file turns a code into words.
+ */
+
+type Of<S, K extends keyof S> = NonNullable<S[K]>
+type Item<T> = T extends (infer I)[] ? I : never
+
+export type Medicine = Item<Schemas['PersonView']['medicines']>
+export type Condition = Item<Schemas['PersonView']['conditions']>
+export type Stage = Schemas['IdentificationView']['stage']
+export type Part = Schemas['RunView']['part']
+export type Route = Schemas['LotView']['route']
+
+/** The plain name first, the proper term in brackets. */
+export const MEDICINE: Record<Medicine, string> = {
+  ANTICOAGULANT: 'blood thinners (anticoagulants)',
+  ANTIPLATELET: 'medicines against clotting (antiplatelets, such as low-dose aspirin)',
+  SEDATIVE: 'sleeping tablets and sedatives',
+  ANTIEPILEPTIC: 'medicines against fits (antiepileptics)',
+  IMMUNOSUPPRESSANT: 'transplant medicines (immunosuppressants)',
+  CONTRACEPTIVE: 'the pill and other hormonal contraceptives',
+  ANTIRETROVIRAL: 'HIV medicines (antiretrovirals)',
+  DIGOXIN: 'digoxin',
+  HEART_RHYTHM: 'heart rhythm medicines (antiarrhythmics)',
+  LITHIUM: 'lithium',
+  ANTIDEPRESSANT: 'antidepressants',
+  DIABETES: 'diabetes medicines',
+  BLOOD_PRESSURE: 'blood pressure medicines (antihypertensives)',
+  DIURETIC: 'water tablets (diuretics)',
+  ANTI_INFLAMMATORY: 'anti-inflammatory pain killers (NSAIDs)',
+  ALCOHOL_REACTING: 'medicines that react with alcohol (such as metronidazole)',
+}
+
+export const CONDITION: Record<Condition, string> = {
+  ACTIVE_ULCER: 'active stomach or gut ulcer',
+  SALICYLATE_ALLERGY: 'allergy to aspirin and salicylates',
+  LOW_BLOOD_PRESSURE: 'low blood pressure',
+  STOMACH_INFLAMMATION: 'inflamed stomach (gastritis)',
+  GALLSTONES: 'gallstones or blocked bile',
+  LIVER_DISEASE: 'liver disease',
+  KIDNEY_DISEASE: 'kidney disease',
+  THYROID_DISEASE: 'thyroid disease',
+  BOWEL_OBSTRUCTION: 'blocked bowel (obstruction)',
+  LOW_POTASSIUM: 'low potassium',
+  ASTHMA: 'asthma',
+  FLUID_RETENTION: 'water retention from heart or kidney',
+  RECOVERY_FROM_DRINK: 'recovery from drink',
+}
+
+/** As in "it is now in flower". */
+export const STAGE: Record<Stage, string> = {
+  SEEDLING: 'a seedling',
+  ROSETTE: 'a rosette',
+  LEAFY: 'in leaf',
+  FLOWERING: 'in flower',
+  FRUITING: 'in fruit',
+  WINTER: 'in winter, leafless or dead back',
+  SPORING: 'with spore cases',
+  THALLUS: 'a lichen, as always',
+  FRUIT_BODY: 'a fungus that shows',
+}
+
+export const PART: Record<Part, string> = {
+  TOPS: 'flowering tops',
+  LEAF: 'leaf',
+  FLOWER: 'flower',
+  FLOWER_HEAD: 'flower head',
+  HERB: 'herb, all above ground',
+  ROOT: 'root',
+  BARK: 'bark',
+  FRUIT: 'fruit',
+  SEED: 'seed',
+  SHOOT: 'young shoot',
+  THALLUS: 'lichen, whole',
+  FRUIT_BODY: 'bracket of the fungus',
+}
+
+export const ROUTE: Record<Route, string> = { INTERNAL: 'by mouth', EXTERNAL: 'on the skin' }
+
+export const DANGER: Record<Schemas['TaxonView']['danger'], string> = {
+  HARMLESS: 'harmless to touch or mistake',
+  WEAKER: 'weaker than what it is taken for',
+  IRRITANT: 'irritant',
+  POISONOUS: 'poisonous',
+  DEADLY: 'deadly',
+}
+
+export const GROUP: Record<Schemas['TaxonView']['group'], string> = {
+  PLANT: 'seed plant',
+  FERN: 'fern',
+  LICHEN: 'lichen',
+  FUNGUS: 'fungus',
+}
+
+export const ORIGIN: Record<Schemas['TaxonView']['origin'], string> = {
+  NATIVE: 'native',
+  INTRODUCED: 'introduced',
+  INVASIVE: 'invasive',
+  CULTIVATED: 'grown in gardens',
+}
+
+export const CONSTITUENT: Record<Item<Schemas['TaxonView']['constituents']>, string> = {
+  SALICYLATE: 'salicylates',
+  PYRROLIZIDINE: 'pyrrolizidine alkaloids',
+  HYPERFORIN: 'hyperforin',
+  TANNIN: 'tannins',
+  MUCILAGE: 'mucilage',
+  VOLATILE_OIL: 'volatile oil',
+  CARDIAC_GLYCOSIDE: 'heart glycosides',
+  COUMARIN: 'coumarins',
+  BITTER: 'bitters',
+  SAPONIN: 'saponins',
+  ANTHRANOID: 'laxative anthranoids',
+  THUJONE: 'thujone',
+  FLAVONOID: 'flavonoids',
+  SESQUITERPENE_LACTONE: 'sesquiterpene lactones',
+  IRIDOID: 'iridoids',
+}
+
+export const SUBJECT: Record<Schemas['CautionView']['subject'], string> = {
+  PREGNANCY: 'Pregnancy',
+  BREAST_FEEDING: 'Breast-feeding',
+  UNDER_AGE: 'Children',
+  CONDITION: 'With',
+  MEDICINE: 'With',
+  ALLERGY_FAMILY: 'Allergy to the family',
+  OPERATION: 'Before an operation',
+  SUN: 'Sun',
+  DRIVING: 'Driving',
+}
+
+export const CAUTION_STATUS: Record<Schemas['CautionView']['status'], string> = {
+  NONE_FOUND: 'looked up, nothing found',
+  UNKNOWN: 'unknown',
+  PRESENT: 'beware',
+}
+
+export const EVIDENCE: Record<Schemas['SourceView']['evidence'], string> = {
+  CONTROLLED_TRIAL: 'controlled trial',
+  OFFICIAL_MONOGRAPH: 'official monograph',
+  LONG_TRADITION: 'long tradition',
+  OWN_EXPERIENCE: 'own experience',
+  TEACHER: 'a teacher',
+  LABORATORY_CELLS: 'cells in a laboratory',
+  ANIMALS: 'animals',
+  OLD_BOOK: 'old book',
+  HEARSAY: 'hearsay',
+  LORE: 'lore',
+  UNCERTAIN: 'uncertain',
+  CONTRADICTED: 'contradicted',
+  REFERENCE: 'reference work',
+}
+
+export const POTENCY: Record<Schemas['UseView']['potency'], string> = {
+  GENTLE: 'gentle',
+  MODERATE: 'middling',
+  STRONG: 'strong',
+}
+
+export const HAZARD: Record<Schemas['HazardView']['kind'], string> = {
+  SWALLOWED: 'Swallowed',
+  SKIN: 'On the skin',
+  DUST: 'As dust',
+  POLLEN: 'Its pollen',
+  LIVESTOCK: 'Livestock',
+  PETS: 'Pets',
+}
+
+export const FREQUENCY: Record<Schemas['StateView']['frequency'], string> = {
+  ALWAYS: 'always',
+  USUAL: 'usually',
+  RARE: 'rarely',
+}
+
+export const LOOKING: Record<Item<Schemas['ShownView']['under']>, string> = {
+  DULL_WEATHER: 'in dull weather',
+  WET: 'when wet',
+  SHADE: 'in shade',
+  DRIED: 'when dried',
+  FROSTED: 'after frost',
+}
+
+export const FROST: Record<Of<Schemas['PartView'], 'frost'>, string> = {
+  BEFORE: 'before frost',
+  AFTER: 'after frost',
+  EITHER: 'before or after frost',
+}
+
+export const GROUND: Record<Schemas['StandView']['ground'], string> = {
+  CLEAN: 'clean ground',
+  UNKNOWN: 'ground not known',
+  CONTAMINATED: 'contaminated ground',
+}
+
+export const PERMISSION: Record<Schemas['StandView']['permission'], string> = {
+  OWN_GARDEN: 'own garden',
+  GIVEN: 'the owner allows it',
+  UNKNOWN: 'whose land is not known',
+  REFUSED: 'the owner refuses',
+}
+
+export const PLENTY: Record<Schemas['StandView']['plenty'], string> = {
+  PLENTIFUL: 'plentiful',
+  FAIR: 'fairly many',
+  SCARCE: 'scarce',
+  DECLINING: 'declining',
+}
+
+export const VERDICT: Record<Schemas['VerdictView']['status'], string> = {
+  CONFIRMED: 'confirmed',
+  NOT_YET: 'not yet certain',
+  STOP: 'stop',
+}
+
+export const LOT_KIND: Record<Schemas['LotView']['kind'], string> = {
+  STAND: 'stand',
+  HARVEST: 'harvest',
+  JAR: 'jar of dried herb',
+  SPIRIT: 'spirit',
+  OIL: 'oil',
+  WAX: 'wax',
+  BATCH: 'batch',
+  FLASK: 'flask',
+  BOTTLE: 'bottle',
+  TIN: 'tin',
+}
+
+export const BATCH_KIND: Record<Schemas['BatchView']['kind'], string> = {
+  TINCTURE: 'tincture',
+  TEA: 'tea',
+  OIL: 'infused oil',
+  SALVE: 'salve',
+}
+
+export const LOT_STATE: Record<Schemas['LotView']['state'], string> = {
+  USABLE: 'usable',
+  HOLD: 'on hold',
+  QUARANTINED: 'set aside, doubted',
+  DESTROYED: 'thrown away',
+}
+
+export const TEA_METHOD: Record<Schemas['TeaHerbAnswer']['method'], string> = {
+  INFUSION: 'infusion',
+  DECOCTION: 'decoction',
+  LONG_INFUSION: 'long infusion',
+  COLD_MACERATION: 'cold maceration',
+}
+
+export const FIRMNESS: Record<Schemas['SalveBatchRequest']['firmness'], string> = {
+  SOFT: 'soft',
+  MEDIUM: 'medium',
+  FIRM: 'firm',
+  STICK: 'stick',
+}
+
+export const NEARNESS: Record<Schemas['SuggestionView']['nearness'], string> = {
+  IN_THE_HOUSE: 'in the house',
+  GROWS_NEAR_IN_SEASON: 'grows near, in season',
+  GROWS_NEAR: 'grows near, not in season',
+  ELSEWHERE: 'none here yet',
+}
+
+export const RELATION: Record<NonNullable<Schemas['CourseView']['timing']>['relation'], string> = {
+  BEFORE_MEAL: 'before a meal',
+  WITH_MEAL: 'with a meal',
+  AFTER_MEAL: 'after a meal',
+  BEDTIME: 'at bedtime',
+  ANY: 'at any time',
+}
+
+export const ROLE: Record<Schemas['MemberView']['role'], string> = {
+  KEEPER: 'keeper',
+  HELPER: 'helper',
+  READER: 'reader',
+}
+
+export const ORGAN: Record<Schemas['CharacterView']['organ'], string> = {
+  ROOT: 'root',
+  STEM: 'stem',
+  LEAF: 'leaf',
+  INFLORESCENCE: 'flower cluster',
+  FLOWER: 'flower',
+  FRUIT: 'fruit',
+  SCENT: 'scent',
+  THALLUS: 'lichen body',
+  CAP: 'cap',
+  UNDERSIDE: 'underside',
+  SUBSTRATE: 'what it grows on',
+  FROND: 'frond',
+  SORI: 'spore cases',
+}
+
+/** Regions come as stable names of the cards. */
+const REGIONS: Record<string, string> = {
+  merrow: 'Merrow, the demo’s island',
+  'north-west-europe': 'north-west Europe',
+}
+export const region = (id: string) => REGIONS[id] ?? id.replaceAll('-', ' ')
+
+/** What a caution is about, with its value in words. */
+export function about(c: Schemas['CautionView']): string {
+  const value = c.value ?? ''
+  switch (c.subject) {
+    case 'MEDICINE':
+      return `With ${value in MEDICINE ? MEDICINE[value as Medicine] : 'medicines'}`
+    case 'CONDITION':
+      return `With ${value in CONDITION ? CONDITION[value as Condition] : 'any illness'}`
+    case 'UNDER_AGE':
+      return value ? `Under ${value} years` : 'Children'
+    case 'PREGNANCY':
+      return value ? `Pregnancy, trimester ${value}` : 'Pregnancy'
+    case 'ALLERGY_FAMILY':
+      return value ? `Allergy to the ${value}` : 'Allergy'
+    default:
+      return SUBJECT[c.subject]
+  }
+}
