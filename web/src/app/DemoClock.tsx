@@ -47,7 +47,7 @@ export function DemoClock() {
         className="border-amber bg-amber-pale text-ink min-h-8 border-2 px-2 text-sm font-semibold"
       >
         <span className="sr-only">The demo’s own calendar: </span>
-        {move.isPending ? 'time goes by' : shown}
+        {move.isPending ? 'time goes by' : shown} <span aria-hidden>▾</span>
       </MenuButton>
       <MenuItems anchor="bottom" className="bg-sheet border-amber z-40 w-60 border-2 py-1 [--anchor-gap:2px]">
         <p className="text-soft px-3 py-1 text-xs">The demo has a calendar of its own.</p>

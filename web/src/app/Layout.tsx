@@ -80,7 +80,7 @@ function SignedIn({
         Skip to the work
       </a>
       <header className="border-line border-b-2 lg:border-b-0">
-        <div className="mx-auto flex max-w-7xl items-center justify-between px-4 pt-2 pb-1 text-sm">
+        <div className="mx-auto flex max-w-7xl flex-wrap items-center justify-between gap-x-3 gap-y-1 px-4 pt-2 pb-1 text-sm">
           <p>
             <span className="text-base font-bold tracking-tight">Sallowbrook</span>
             <Link to="/household" className="text-soft ml-3 hidden underline sm:inline">

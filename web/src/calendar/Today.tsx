@@ -97,7 +97,9 @@ function TaskRow({ task, today }: { task: Task; today: string }) {
           </Link>
           <p className="text-soft text-sm">
             {task.detail}
-            {task.overdue && <strong className="text-madder ml-2">late, was due {date(task.due)}</strong>}
+            {task.overdue && task.kind !== 'USE_UP' && task.kind !== 'SET_ASIDE' && (
+              <strong className="text-madder ml-2">late, was due {date(task.due)}</strong>
+            )}
           </p>
         </div>
         <Doing task={task} today={today} />

@@ -34,6 +34,14 @@ const LABELS: Record<string, string> = {
   neighbour: 'Toxic plant within it',
 }
 
+/** In the words of the form. */
+const say = (field: string, value: unknown): string => {
+  const of = { ground: GROUND, permission: PERMISSION, plenty: PLENTY }[field]
+  const known = of?.find((c) => c.value === value)
+  if (known) return known.label
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : value ? String(value) : 'empty'
+}
+
 const GROUND = [
   { value: 'CLEAN', label: 'clean' },
   { value: 'UNKNOWN', label: 'not known', hint: 'spray, road, flood, dogs?' },
@@ -179,6 +187,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
             before={seen.stand && { ...seen.stand, neighbour: seen.stand.neighbour ?? '' }}
             mine={f.getValues()}
             labels={LABELS}
+            say={say}
             onMerged={(fields, version) => {
               const v = { ...f.getValues(), ...fields } as Values
               save.mutate({

@@ -44,7 +44,12 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const lot = lots.find((l) => l.id === jar)
   const card = useTaxon(lot?.taxonId ?? '')
   const advice = card.data?.parts.find((p) => p.part === lot?.part)?.spirit
-  const spirits = lots.filter((l) => l.kind === 'SPIRIT' && usable(l)).map((l) => l.id)
+  // Open bottles first; more than sixteen are not poured from at once.
+  const spirits = lots
+    .filter((l) => l.kind === 'SPIRIT' && usable(l))
+    .sort((a, b) => Number(Boolean(b.openedOn)) - Number(Boolean(a.openedOn)))
+    .slice(0, 16)
+    .map((l) => l.id)
   const called = `${lot?.herbs[0]?.commonName ?? 'Herb'} tincture`
 
   const body: Omit<Request, keyof Common> | null =

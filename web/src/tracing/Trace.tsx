@@ -2,8 +2,6 @@ import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
-import { useStands } from '../field/queries'
-import { useLots } from '../shelf/queries'
 import { ButtonLink, Choose } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
@@ -17,20 +15,13 @@ const Streams = lazy(async () => ({ default: (await import('./Streams')).Streams
 export function Trace() {
   const { id } = useParams()
   const navigate = useNavigate()
-  const lots = useLots()
-  const stands = useStands()
-  // From where it came, or from what is in hand.
-  const both = {
-    ...lots,
-    data: lots.data &&
-      stands.data && [
-        ...stands.data.map((s) => ({ id: s.id, label: s.name, hint: LOT_KIND.STAND })),
-        ...lots.data.map((l) => ({ id: l.id, label: `${l.name} ${l.code}`, hint: LOT_KIND[l.kind] })),
-      ],
-  }
+  const starts = useQuery({
+    queryKey: ['starts'],
+    queryFn: () => ask(api.GET('/api/tracing/starts')),
+  })
   return (
     <Page title="Trace">
-      <Loaded query={both}>
+      <Loaded query={starts}>
         {(all) => {
           const start = id ?? all[0]?.id
           return all.length === 0 ? (
@@ -42,7 +33,7 @@ export function Trace() {
                   label="Follow"
                   value={start ?? ''}
                   onChange={(v) => void navigate(`/tracing/${v}`)}
-                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: l.hint }))}
+                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: LOT_KIND[l.kind] }))}
                 />
               </div>
               {start && <Traced key={start} id={start} />}

@@ -1,7 +1,10 @@
+import type { Schemas } from '../api/client'
+import { LOT_STATE } from './dictionary'
+
 /** Whether a lot may be used, by word and edge. */
-export function State({ state, expired }: { state: string; expired?: boolean }) {
+export function State({ state, expired }: { state: Schemas['LotView']['state']; expired?: boolean }) {
   const usable = state === 'USABLE' && !expired
-  const word = state === 'USABLE' ? (expired ? 'past its date' : 'usable') : state.toLowerCase()
+  const word = state === 'USABLE' && expired ? 'past its date' : LOT_STATE[state]
   const tone = usable
     ? 'text-lichen border-lichen'
     : state === 'HOLD' || expired

@@ -162,7 +162,11 @@ export function NumberInput({
   )
 }
 
-export const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+/** 1,500 is one and a half to some and fifteen hundred to others: not read until it is written otherwise. */
+const AMBIGUOUS = /^\s*[1-9]\d{0,2}[.,]\d{3}\s*$/
+
+export const number = (text: string) =>
+  text.trim() === '' || AMBIGUOUS.test(text) ? NaN : Number(text.replace(',', '.'))
 
 /** Enter opens the list, as the space bar does; a form is sent from its button, never from a chooser. */
 function openOnEnter(e: React.KeyboardEvent<HTMLButtonElement>) {

@@ -68,7 +68,7 @@ export const PART: Record<Part, string> = {
   LEAF: 'leaf',
   FLOWER: 'flower',
   FLOWER_HEAD: 'flower head',
-  HERB: 'herb, all above ground',
+  HERB: 'herb',
   ROOT: 'root',
   BARK: 'bark',
   FRUIT: 'fruit',

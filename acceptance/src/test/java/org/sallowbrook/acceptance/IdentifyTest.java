@@ -161,7 +161,7 @@ public class IdentifyTest extends InBrowser {
     public void aPlantIsComparedWithWhatItIsTakenFor() {
         go("/herbarium/ramsons/compare");
         heading("ramsons and what it is taken for").waitFor();
-        choose("It is now", "flowering");
+        choose("It is now", "in flower");
         assertThat(region("lily-of-the-valley")).containsText("decisive");
         assertThat(region("lily-of-the-valley")).containsText("joined to a round bell with six teeth");
         accessible("compare");
@@ -206,7 +206,7 @@ public class IdentifyTest extends InBrowser {
         field("Book the description is from").fill("A flora");
         field("Its year").fill("2019");
         choose("Danger", "harmless");
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("flowering"))
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("in flower"))
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("May"))
                 .click();
         page.locator("summary", new Page.LocatorOptions().setHasText(Pattern.compile("^flower")))

@@ -93,8 +93,8 @@ public abstract class InBrowser {
 
     protected final void signIn(String name) {
         go("/sign-in");
-        page.getByLabel("Name").fill(name);
-        page.getByLabel("Password").fill("merrow-demo");
+        field("Name").fill(name);
+        field("Password").fill("merrow-demo");
         button("Sign in").click();
         page.waitForURL(application.url() + "/");
         heading("Today").waitFor();

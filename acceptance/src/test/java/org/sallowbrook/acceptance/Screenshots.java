@@ -89,7 +89,7 @@ public class Screenshots extends InBrowser {
         signIn("ilse");
         openStand("Comfrey by the footbridge");
         link("Identify").click();
-        choose("It is now", "rosette");
+        choose("It is now", "a rosette");
         IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped, pointed");
         IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
         IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety or shaggy");

@@ -124,9 +124,9 @@ public class ViewsTest extends InBrowser {
                   if (!r.ok) throw new Error('' + r.status);
                 }""");
         button("Save the stand").click();
-        assertThat(page.locator("main")).containsText("plenty: PLENTIFUL became FAIR");
+        assertThat(page.locator("main")).containsText("How much there is: plentiful became fair");
         assertThat(field("Place")).hasValue("Abbot's Copse, east side");
-        button("Save mine over it").click();
+        button("Save mine with theirs").click();
         assertThat(page.locator("main")).containsText("Abbot's Copse, east side");
         assertThat(button("Change")).hasCount(1);
     }
@@ -204,6 +204,10 @@ public class ViewsTest extends InBrowser {
                 .last()
                 .click();
         field("Really taken").fill("2 tsp");
+        button("Record it").click();
+        // More than three times what was planned is asked about, and kept once it is said to be down.
+        assertThat(page.locator("main")).containsText("where 3 was planned");
+        field("It is swallowed already: keep it, so that it counts").click();
         button("Record it").click();
         assertThat(page.locator("main")).containsText("taken 10 mL");
         assertThat(page.locator("main")).containsText("do not make up for missed doses");

@@ -91,8 +91,10 @@ public class BoughtHerbTest extends ServerTest {
         assertThat(held.body().path("state").asString()).isEqualTo("HOLD");
         assertThat(held.body().path("supplier").asString()).isEqualTo("The Lantern stall");
         // A retried request makes no second jar.
-        ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
+        ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "DOUBTFUL"))
                 .expect(200);
+        ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
+                .expect(409);
         assertThat(state(ilse, bag)).isEqualTo("HOLD");
         assertThat(ilse.post("/api/making/tinctures", with(ilse, tincture(id(), bag)))
                         .expect(422)

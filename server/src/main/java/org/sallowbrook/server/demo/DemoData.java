@@ -279,7 +279,12 @@ class DemoData implements ApplicationRunner {
         people.add(new PeopleService.PersonRequest(
                 id,
                 name,
-                people.today().minusYears(age).minusDays(100),
+                // So old on the opening morning.
+                SimulatedClock.START
+                        .atZone(ZoneOffset.UTC)
+                        .toLocalDate()
+                        .minusYears(age)
+                        .minusDays(100),
                 weight,
                 height,
                 trimester,

@@ -188,7 +188,8 @@ public class BatchService implements DueSource {
                         plan(b).yield().low());
             }
             LocalDate shake = nextShake(b, shaken.get(b.id));
-            if (press == null || shake.isBefore(press)) {
+            // What is due to be pressed need not be shaken first.
+            if (press == null || shake.isBefore(press) && span.today().isBefore(press)) {
                 add(due, span, b, lot, Due.Kind.SHAKE, "Shake ", shake, null);
             }
         }

@@ -49,6 +49,9 @@ record TypedAmount(Quantity quantity, double value, String read) {
             + "(?:\\s*(?<vulgar>[½⅓⅔¼¾⅛⅜⅝⅞])|(?<=\\d)\\s+(?<top>\\d+)\\s*[/⁄]\\s*(?<bottom>\\d+)|\\s*[/⁄]\\s*(?<under>\\d+))?"
             + "\\s*(?<unit>[^\\d]*)");
 
+    /** 1,500 is one and a half to some, fifteen hundred to others. */
+    private static final Pattern THOUSANDS = Pattern.compile("[-+]?[1-9]\\d{0,2}[.,]\\d{3}");
+
     private static final Map<String, Double> VULGAR = Map.of(
             "½", 0.5, "⅓", 1.0 / 3, "⅔", 2.0 / 3, "¼", 0.25, "¾", 0.75, "⅛", 0.125, "⅜", 0.375, "⅝", 0.625, "⅞", 0.875);
 
@@ -97,6 +100,13 @@ record TypedAmount(Quantity quantity, double value, String read) {
         String vulgar = m.group("vulgar");
         if (whole == null && vulgar == null) {
             throw cannot(text, "it has no number");
+        }
+        if (whole != null && THOUSANDS.matcher(whole).matches()) {
+            String plain = whole.replaceAll("[.,]", "");
+            throw cannot(
+                    text,
+                    "it may mean " + Double.parseDouble(whole.replace(',', '.')) + " or " + plain + "; write " + plain
+                            + " for the large one, and one more 0 behind the point for the small one");
         }
         double value = whole == null ? 0 : Double.parseDouble(whole.replace(',', '.'));
         boolean fraction = vulgar != null || m.group("top") != null || m.group("under") != null;

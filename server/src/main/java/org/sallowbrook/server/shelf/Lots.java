@@ -25,5 +25,7 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " and (l.state = :setAside or l.bestBefore <= :until)")
     List<Lot> toSee(Collection<LotKind> kinds, Product.State setAside, LocalDate until);
 
+    List<Lot> findAllByKindOrderByName(LotKind kind);
+
     boolean existsByTaxonId(String taxonId);
 }

@@ -201,6 +201,15 @@ public class ShelfService implements UsesTaxon, DueSource {
                 .toList();
     }
 
+    /** The stands that something was picked from. */
+    @Transactional(readOnly = true)
+    public List<LotView> stands() {
+        LocalDate today = people.today();
+        return lots.findAllByKindOrderByName(LotKind.STAND).stream()
+                .map(l -> view(l, today))
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     public Past past(int page) {
         return Past.of(

@@ -2,7 +2,9 @@ package org.sallowbrook.server.tracing;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.shelf.LotKind;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,9 +22,22 @@ class TracingController {
     record DoubtRequest(String reason) {}
 
     private final TracingService tracing;
+    private final ShelfService shelf;
 
-    TracingController(TracingService tracing) {
+    TracingController(TracingService tracing, ShelfService shelf) {
+        this.shelf = shelf;
         this.tracing = tracing;
+    }
+
+    record StartView(UUID id, LotKind kind, String label) {}
+
+    /** Where tracing can begin: at a stand, or at what is in hand. */
+    @GetMapping("/starts")
+    List<StartView> starts() {
+        return Stream.concat(
+                        shelf.stands().stream().map(s -> new StartView(s.id(), s.kind(), s.name())),
+                        shelf.there().stream().map(l -> new StartView(l.id(), l.kind(), l.name() + " " + l.code())))
+                .toList();
     }
 
     @GetMapping("/lots/{id}")

@@ -1,0 +1,226 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.BiFunction;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Every reason why something must not be used, against every path on which it could be: none leads past. */
+public class NoWayRoundTest extends ServerTest {
+
+    private enum Trouble {
+        STAND_DOUBTED,
+        HARVEST_DOUBTED,
+        HARVEST_MOULDY,
+        GROUND_CONTAMINATED,
+        JAR_DOUBTED,
+        JAR_MOULDY
+    }
+
+    private enum Path {
+        HARVEST,
+        TAG,
+        RACK,
+        JAR,
+        TINCTURE,
+        TEA,
+        OIL,
+        FILL,
+        GIVE,
+        COURSE,
+        DOSE
+    }
+
+    private final Map<Trouble, Chain> chains = new EnumMap<>(Trouble.class);
+
+    private Chain troubled(Trouble trouble) {
+        return chains.computeIfAbsent(trouble, t -> {
+            Chain chain = new Chain(as("ilse"), today(), now());
+            Client ilse = chain.client;
+            switch (t) {
+                case STAND_DOUBTED ->
+                    ilse.change(
+                                    "POST",
+                                    "/api/tracing/stands/" + chain.stand + "/doubt",
+                                    Map.of("reason", "seen among it"),
+                                    version(ilse, chain.stand))
+                            .expect(200);
+                case HARVEST_DOUBTED -> doubt(chain, chain.jarred);
+                case HARVEST_MOULDY -> mould(chain, chain.jarred);
+                case GROUND_CONTAMINATED ->
+                    ilse.change(
+                                    "PUT",
+                                    "/api/field/stands/" + chain.stand,
+                                    Chain.standBody(chain.stand, "stinging-nettle", "CONTAMINATED", null),
+                                    version(ilse, chain.stand))
+                            .expect(200);
+                case JAR_DOUBTED -> doubt(chain, chain.jar);
+                case JAR_MOULDY -> mould(chain, chain.jar);
+            }
+            return chain;
+        });
+    }
+
+    private static int version(Client client, UUID stand) {
+        return client.get("/api/field/stands/" + stand).body().path("version").asInt();
+    }
+
+    private static void doubt(Chain chain, UUID lot) {
+        chain.client
+                .change(
+                        "POST",
+                        "/api/tracing/lots/" + lot + "/doubt",
+                        Map.of("reason", "it smells of nothing"),
+                        chain.lotVersion(lot))
+                .expect(200);
+    }
+
+    private static void mould(Chain chain, UUID lot) {
+        chain.client
+                .change("POST", "/api/tracing/lots/" + lot + "/mould", Map.of(), chain.lotVersion(lot))
+                .expect(200);
+    }
+
+    private static final Map<Path, BiFunction<Chain, Client, Client.Answer>> PATHS = new EnumMap<>(Map.of(
+            Path.HARVEST,
+            (c, as) -> as.post("/api/field/stands/" + c.stand + "/harvests", c.picked(id(), c.today, 50)),
+            Path.TAG,
+            (c, as) -> as.post(
+                    "/api/field/stands/" + c.stand + "/tags", Map.of("id", id(), "stake", "red", "place", "here")),
+            Path.RACK,
+            (c, as) -> as.post("/api/drying/runs", c.rack(id(), c.basket, 150, c.now)),
+            Path.JAR,
+            (c, as) -> as.post(
+                    "/api/shelf/jars", Map.of("id", id(), "fromRun", c.run, "on", c.today, "massG", 51, "place", "")),
+            Path.TINCTURE,
+            (c, as) -> as.post("/api/making/tinctures", c.tincture(id(), c.jar, 5)),
+            Path.FILL,
+            (c, as) -> as.change(
+                    "POST", "/api/making/batches/" + c.batch + "/containers", c.containers(20), c.version(c.batch)),
+            Path.GIVE,
+            (c, as) -> as.change(
+                    "POST", "/api/shelf/lots/" + c.bottle + "/give", Map.of("holder", "Oda"), c.lotVersion(c.bottle)),
+            Path.COURSE,
+            (c, as) -> as.post("/api/dosing/courses", c.course(id(), c.person, c.bottle, 1)),
+            Path.DOSE,
+            (c, as) -> as.post("/api/dosing/courses/" + c.course + "/doses", c.dose(1))));
+
+    static {
+        PATHS.put(
+                Path.TEA,
+                (c, as) -> as.post(
+                        "/api/making/teas",
+                        Map.of(
+                                "id",
+                                id(),
+                                "name",
+                                "tea",
+                                "herb",
+                                Map.of("lotId", c.jar, "massG", 2),
+                                "wantedMl",
+                                200,
+                                "route",
+                                "INTERNAL",
+                                "startedOn",
+                                c.today)));
+        PATHS.put(
+                Path.OIL,
+                (c, as) -> as.post(
+                        "/api/making/oils",
+                        Map.of(
+                                "id",
+                                id(),
+                                "name",
+                                "oil",
+                                "herb",
+                                Map.of("lotId", c.jar, "massG", 2),
+                                "ratio",
+                                7,
+                                "carrier",
+                                lot(c.client, "olive oil").path("id").asString(),
+                                "method",
+                                "COLD",
+                                "eaten",
+                                false,
+                                "startedOn",
+                                c.today)));
+    }
+
+    /** A trouble reaches a path when what the path starts from comes after it. */
+    private static boolean reaches(Trouble trouble, Path path) {
+        return switch (trouble) {
+            case STAND_DOUBTED, GROUND_CONTAMINATED -> path != Path.TAG || trouble == Trouble.STAND_DOUBTED;
+            case HARVEST_DOUBTED, HARVEST_MOULDY, JAR_DOUBTED, JAR_MOULDY -> path.ordinal() >= Path.TINCTURE.ordinal();
+        };
+    }
+
+    @DataProvider
+    public Object[][] everyTroubleOnEveryPath() {
+        List<Object[]> rows = new ArrayList<>();
+        for (Trouble trouble : Trouble.values()) {
+            for (Path path : Path.values()) {
+                if (reaches(trouble, path)) {
+                    rows.add(new Object[] {trouble.name(), path.name(), "ilse"});
+                    rows.add(new Object[] {trouble.name(), path.name(), "tam"});
+                }
+            }
+        }
+        return rows.toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "everyTroubleOnEveryPath")
+    public void noPathLeadsPast(String trouble, String path, String member) {
+        Chain chain = troubled(Trouble.valueOf(trouble));
+        var answer = PATHS.get(Path.valueOf(path)).apply(chain, as(member));
+        assertThat(answer.status()).as(answer.words()).isEqualTo(422);
+        assertThat(answer.codes())
+                .as(answer.words())
+                .containsAnyOf("QUARANTINED", "DESTROYED", "CONTAMINATED", "IDENTITY_DOUBTED", "TAG_UNCONFIRMED");
+    }
+
+    /** Without the trouble each of them passes: the table tests something. */
+    @Test
+    public void withoutTroubleEveryPathIsOpen() {
+        Chain chain = new Chain(as("ilse"), today(), now());
+        for (Path path : List.of(
+                Path.HARVEST,
+                Path.TAG,
+                Path.RACK,
+                Path.JAR,
+                Path.TINCTURE,
+                Path.TEA,
+                Path.FILL,
+                Path.GIVE,
+                Path.DOSE)) {
+            var answer = PATHS.get(path).apply(chain, chain.client);
+            assertThat(answer.status()).as(path + " " + answer.words()).isEqualTo(200);
+        }
+    }
+
+    /** What was set aside for mould never comes back, whatever else is cleared. */
+    @Test(dependsOnMethods = "noPathLeadsPast")
+    public void clearingNeverLiftsMould() {
+        Chain chain = troubled(Trouble.HARVEST_MOULDY);
+        doubt(chain, chain.jar);
+        chain.client
+                .change(
+                        "POST",
+                        "/api/tracing/lots/" + chain.jar + "/clear",
+                        Map.of("reason", "it was another jar"),
+                        chain.lotVersion(chain.jar))
+                .expect(200);
+        chain.client.post("/api/tracing/stands/" + chain.stand + "/clear", "{}").expect(200);
+        assertThat(chain.client
+                        .get("/api/shelf/lots/" + chain.bottle)
+                        .body()
+                        .path("state")
+                        .asString())
+                .isEqualTo("QUARANTINED");
+    }
+}
