@@ -45,7 +45,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [use, setUse] = useState('')
   const [way, setWay] = useState<Request['way'] | ''>('')
   const [skin, setSkin] = useState<NonNullable<Request['skin']> | ''>('')
-  const [ml, setMl] = useState(2)
+  const [ownMl, setMl] = useState<number>()
+  const [proposed, setProposed] = useState<number | null>(null)
   const [times, setTimes] = useState(3)
   const [ownDays, setDays] = useState<number>()
   const [onDays, setOnDays] = useState(5)
@@ -60,6 +61,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const reasons = useAcknowledged()
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
+  // The card's dose until another is chosen.
+  const ml = ownMl ?? proposed ?? 2
   // As long as it keeps and lasts, three weeks at most: a tea that keeps a day is not planned for longer.
   const keeps = product?.bestBefore
     ? Math.floor((Date.parse(product.bestBefore) - Date.parse(start)) / 86_400_000) + 1
@@ -95,6 +98,9 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const check = useLive('course', body && { ...body, acknowledged: [] }, (b, signal) =>
     ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
   )
+  const plan = check.data
+  const proposal = plan && !check.behind ? (plan.proposal.perDoseMl ?? null) : proposed
+  if (proposal !== proposed) setProposed(proposal)
   const save = useMutation({
     mutationFn: () => {
       if (!body) throw new Error('nothing chosen')
@@ -105,7 +111,6 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
       await navigate(`/dosing/courses/${c.id}`)
     },
   })
-  const plan = check.data
   const invalid = check.error instanceof ProblemError && check.error.problem.status === 400
   const findings = invalid ? [] : (plan?.findings ?? [])
   const stopped = findings.some((f) => f.severity === 'STOP')
@@ -167,10 +172,24 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               unit={unit}
               value={ml}
               min={0.5}
-              max={product?.kind === 'FLASK' ? 250 : 20}
+              max={Math.max(product?.kind === 'FLASK' ? 250 : 20, Math.ceil(ml))}
               step={0.5}
               onChange={setMl}
             />
+            {plan && (
+              <p className="text-soft text-sm">
+                {plan.proposal.words}{' '}
+                {plan.proposal.perDoseMl != null && (
+                  <button
+                    type="button"
+                    className="text-ink min-h-6 font-semibold underline"
+                    onClick={() => setMl(plan.proposal.perDoseMl ?? ml)}
+                  >
+                    Take {figure(plan.proposal.perDoseMl)} {unit} each time
+                  </button>
+                )}
+              </p>
+            )}
             <Slider label="Times a day" unit="" value={times} min={1} max={6} step={1} onChange={setTimes} />
             <Slider label="Lasts" unit="days" value={days} min={1} max={60} step={1} onChange={setDays} />
             <Toggle label="With pauses" checked={pauses} onChange={setPauses} />

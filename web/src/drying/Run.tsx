@@ -76,7 +76,7 @@ function RunPage({ run }: { run: RunView }) {
                 label="Hold it at"
                 value={range(run.advice.nominalC)}
                 unit="°C"
-                note={`${figure(run.advice.mostC)} °C at most, while it is still wet; about ${range(run.advice.areaM2)} m² in one layer`}
+                note={`${figure(run.advice.mostC)} °C at most, while it is still wet`}
               />
               <Figure
                 label="Fresh to one dried"
@@ -89,6 +89,15 @@ function RunPage({ run }: { run: RunView }) {
               />
             </dl>
           </Section>
+          {drying && (
+            <Section title="As this household dries">
+              <ul className="list-disc space-y-1 pl-5 text-sm">
+                {run.advice.howTo.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+            </Section>
+          )}
           <Findings findings={run.findings} label="Drying findings" />
           {drying && <ToJar run={run} />}
           {drying && <MouldOfRun run={run} />}

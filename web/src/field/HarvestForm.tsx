@@ -116,6 +116,11 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
                 {used.moment}. {used.method}
               </p>
             )}
+            {check.data?.advice.map((line) => (
+              <p key={line} className="text-sm font-medium">
+                {line}
+              </p>
+            ))}
             <Choose
               label="Stage of the plant"
               value={stage}

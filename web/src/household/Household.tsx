@@ -144,7 +144,7 @@ function Member({ member }: { member: Schemas['MemberView'] }) {
             {member.disabled ? ', may not sign in' : ''}
           </span>
         </p>
-        <div className="w-32">
+        <div className="w-48">
           <Choose
             label={`Role of ${member.name}`}
             value={member.role}

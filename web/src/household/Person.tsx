@@ -247,7 +247,7 @@ function Ticks<T extends string>({
           <label className="flex min-h-8 items-center gap-2">
             <input
               type="checkbox"
-              className="size-5"
+              className="size-5 shrink-0"
               checked={chosen.includes(item)}
               onChange={() => onFlip(item)}
             />

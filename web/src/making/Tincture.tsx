@@ -32,7 +32,7 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const [jar, setJar] = useState(search.get('lot') ?? firstUsable?.id ?? jars[0]?.value ?? '')
   const [mass, setMass] = useState(20)
   const [ratio, setRatio] = useState(5)
-  const [strength, setStrength] = useState(45)
+  const [ownStrength, setStrength] = useState<number>()
   const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
   const keepsTo = useKeepsTo()
   const [ownWater, setWaterCounts] = useState<boolean>()
@@ -44,6 +44,14 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const lot = lots.find((l) => l.id === jar)
   const card = useTaxon(lot?.taxonId ?? '')
   const advice = card.data?.parts.find((p) => p.part === lot?.part)?.spirit
+  // By the household's school: as the card has it, table spirit for all, or the strongest to hand.
+  const strongest = Math.max(
+    40,
+    ...lots.filter((l) => l.kind === 'SPIRIT' && usable(l)).map((l) => l.strengthPercent ?? 0),
+  )
+  const strength =
+    ownStrength ??
+    (keepsTo('TABLE_SPIRIT') ? 40 : keepsTo('STRONGEST') ? strongest : (advice?.menstruumPercent ?? 45))
   // Open bottles first; more than sixteen are not poured from at once.
   const spirits = lots
     .filter((l) => l.kind === 'SPIRIT' && usable(l))

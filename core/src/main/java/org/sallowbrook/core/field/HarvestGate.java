@@ -8,6 +8,9 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.UsedPart;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -18,6 +21,8 @@ public final class HarvestGate {
 
     /** Tells looked at again on the day. */
     public static final int LEAST_TELLS = 3;
+
+    private static final double LIGHT = 0.5;
 
     /**
      * @param look that speaks for the stand on the day; null when none does
@@ -55,7 +60,8 @@ public final class HarvestGate {
             double shareTaken,
             double sharePicked,
             Set<String> tells,
-            boolean examinedSingly) {
+            boolean examinedSingly,
+            Schools schools) {
         public Request {
             Checks.begin()
                     .positive("massG", massG)
@@ -72,13 +78,44 @@ public final class HarvestGate {
         List<Finding> findings = new ArrayList<>();
         identity(request, findings);
         site(request.site(), request.examinedSingly(), findings);
+        if (request.site().plenty() == Site.Plenty.FAIR
+                && request.schools().of(Question.HOW_MUCH) == School.PLENTIFUL_ONLY) {
+            findings.add(Finding.warn(
+                    "NOT_PLENTIFUL",
+                    "This household picks only from plentiful stands, and this one is not.",
+                    "Pick where there is more, or say why here."));
+        }
         part(request, findings);
         return findings;
     }
 
-    /** The most that may be taken of a stand's part, as a share of it all: of each plant times of the stand. */
-    public static double quota(UsedPart part) {
-        return part.sharePerPlant() * part.shareOfStand();
+    /**
+     * The most that may be taken of a stand's part, as a share of it all: of each plant times of the stand. Who only thins
+     * lightly takes half of it, a working figure of this tool.
+     */
+    public static double quota(UsedPart part, Schools schools) {
+        double most = part.sharePerPlant() * part.shareOfStand();
+        return schools.of(Question.HOW_MUCH) == School.LIGHT_THINNING ? most * LIGHT : most;
+    }
+
+    /** What the household's schools say of picking this part. */
+    public static List<String> advice(Taxon taxon, Taxon.Part part, Schools schools) {
+        List<String> lines = new ArrayList<>();
+        if (part == Taxon.Part.FRUIT) {
+            lines.add(switch (schools.of(Question.FRUIT_AND_FROST)) {
+                case FRUIT_AFTER_FROST -> "Wait for the first frost: softer and sweeter.";
+                case FRUIT_AFTER_FREEZING ->
+                    "Wait until it has frozen more than once: sweetest, but leave what is broken or ferments.";
+                default -> "Pick before the frost: firm, clean and full of acid.";
+            });
+        }
+        if (!taxon.sexes().isEmpty()) {
+            lines.add(
+                    schools.of(Question.SEXES) == School.FEMALE_ONLY
+                            ? "Female plants only. " + taxon.sexes()
+                            : "Male and female plants differ: " + taxon.sexes());
+        }
+        return lines;
     }
 
     private static void identity(Request request, List<Finding> findings) {
@@ -247,7 +284,7 @@ public final class HarvestGate {
                     "NOT_THE_MOMENT", "This is not the moment for this part: " + part.moment(), "Come back then."));
         }
         double all = request.shareTaken() + request.sharePicked();
-        double quota = quota(part);
+        double quota = quota(part, request.schools());
         if (all > quota + 1e-9) {
             findings.add(Finding.warn(
                     "OVER_QUOTA",

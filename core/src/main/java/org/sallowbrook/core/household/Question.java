@@ -37,6 +37,15 @@ public enum Question {
         return words;
     }
 
+    /** Whether the answer changes something the household can see; others wait until it does. */
+    public boolean offered() {
+        return switch (this) {
+            // Wait for a bench that fills by eye and percolates, takes fresh herb, and for books that are kept.
+            case MEASURING, PLANT_STATE, OIL_HERB, NAMES -> false;
+            default -> true;
+        };
+    }
+
     /** Its schools, the default first. */
     public List<School> schools() {
         return Arrays.stream(School.values())

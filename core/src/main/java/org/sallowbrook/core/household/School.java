@@ -173,11 +173,11 @@ public enum School {
 
     PULSED(
             Question.DOSE_STYLE,
-            true,
+            false,
             "on and off",
             "Days without show whether it still helps, and give the body rest.",
             null),
-    CONTINUOUS(Question.DOSE_STYLE, false, "every day", "Simple to remember.", "Long use has its own costs."),
+    CONTINUOUS(Question.DOSE_STYLE, true, "every day", "Simple to remember, and what monographs speak of.", null),
     AS_NEEDED(
             Question.DOSE_STYLE,
             false,
@@ -237,6 +237,12 @@ public enum School {
         this.words = words;
         this.reason = reason;
         this.risk = risk;
+    }
+
+    /** Whether choosing it changes something the household can see. */
+    public boolean offered() {
+        // Wait for part-pressings, and for a course without fixed days.
+        return question.offered() && this != LEAVE_ON_HERB && this != AS_NEEDED;
     }
 
     public Question question() {

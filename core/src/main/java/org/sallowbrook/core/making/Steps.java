@@ -3,6 +3,7 @@ package org.sallowbrook.core.making;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.making.spirit.Blend;
@@ -84,7 +85,7 @@ public final class Steps {
         return steps;
     }
 
-    public static List<Step> oil(InfusedOil.Recipe recipe, InfusedOil.Plan plan) {
+    public static List<Step> oil(InfusedOil.Recipe recipe, InfusedOil.Plan plan, Schools schools) {
         List<Step> steps = new ArrayList<>();
         steps.add(Step.of("Dry the jar well: no drop of water may stay in it."));
         recipe.herbs().forEach(h -> steps.add(Step.of("Weigh " + Words.grams(h.massG()) + " of " + h.name() + ".")));
@@ -97,10 +98,20 @@ public final class Steps {
         steps.add(Step.of("Pour " + Words.grams(plan.oilG()) + " (" + Words.millilitres(plan.oilMl()) + ") of "
                 + recipe.carrier() + " over it; every piece must be under the oil."));
         steps.add(
-                recipe.method() == InfusedOil.Method.COLD
-                        ? Step.of("Cover it with cloth, keep it dark, stir every day; press after "
-                                + Words.range(plan.readyAfterDays(), "days") + ".")
-                        : new Step("Hold it at 40 to 60 °C in a water bath.", "Hot oil burns.", 8 * 60.0));
+                switch (recipe.method()) {
+                    case COLD ->
+                        Step.of("Cover it with cloth, keep it dark, stir every day; press after "
+                                + InfusedOil.pressAfterDays(plan, schools) + " days.");
+                    case SUN ->
+                        Step.of("Cover it with cloth, stand it in the sun, stir every day; press after "
+                                + InfusedOil.pressAfterDays(plan, schools) + " days.");
+                    case WARM, SPIRIT_THEN_WARM ->
+                        new Step(
+                                "Hold it at 40 to 60 °C in a water bath for " + InfusedOil.warmHours(schools)
+                                        + " hours.",
+                                "Hot oil burns.",
+                                InfusedOil.warmHours(schools) * 60.0);
+                });
         steps.add(Step.of("Press, let it settle overnight, pour the oil off any water below."));
         return steps;
     }

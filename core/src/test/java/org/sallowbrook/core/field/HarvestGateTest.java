@@ -11,6 +11,8 @@ import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.identification.Identification.Status;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
@@ -57,7 +59,8 @@ public class HarvestGateTest {
                         share,
                         picked,
                         tells,
-                        singly))
+                        singly,
+                        Schools.USUAL))
                 .stream()
                 .map(Finding::code)
                 .toList();
@@ -90,14 +93,14 @@ public class HarvestGateTest {
     @DataProvider
     public Object[][] sites() {
         return new Object[][] {
-            {new Site(Site.Ground.CONTAMINATED, Site.Permission.GIVEN, Site.Plenty.FAIR, false, null), "CONTAMINATED"},
-            {new Site(Site.Ground.UNKNOWN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, null), "GROUND_UNKNOWN"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.REFUSED, Site.Plenty.FAIR, false, null), "NOT_PERMITTED"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.UNKNOWN, Site.Plenty.FAIR, false, null), "PERMISSION_UNKNOWN"},
+            {new Site(Site.Ground.CONTAMINATED, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null), "CONTAMINATED"},
+            {new Site(Site.Ground.UNKNOWN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null), "GROUND_UNKNOWN"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.REFUSED, Site.Plenty.PLENTIFUL, false, null), "NOT_PERMITTED"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.UNKNOWN, Site.Plenty.PLENTIFUL, false, null), "PERMISSION_UNKNOWN"},
             {new Site(Site.Ground.CLEAN, Site.Permission.OWN_GARDEN, Site.Plenty.SCARCE, false, null), "SCARCE"},
             {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.DECLINING, false, null), "SCARCE"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, true, null), "PROTECTED"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, "hemlock"), "MIXED_STAND"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, true, null), "PROTECTED"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, "hemlock"), "MIXED_STAND"},
         };
     }
 
@@ -108,7 +111,7 @@ public class HarvestGateTest {
 
     @Test
     public void aMixedStandIsPickedPieceByPiece() {
-        Site mixed = new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, "hemlock");
+        Site mixed = new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, "hemlock");
         assertThat(codes(HERB, Taxon.Part.HERB, SURE, mixed, LifeStage.FLOWERING, 0.1, 0, TELLS, true))
                 .isEmpty();
     }
@@ -122,7 +125,9 @@ public class HarvestGateTest {
     /** Half of each plant on four plants in ten is a fifth of the stand, whatever was picked before included. */
     @Test
     public void theQuotaIsTheProductOfBothSharesOverTheSeason() {
-        assertThat(HarvestGate.quota(HERB.parts().get(0))).isEqualTo(0.2);
+        assertThat(HarvestGate.quota(HERB.parts().get(0), Schools.USUAL)).isEqualTo(0.2);
+        assertThat(HarvestGate.quota(HERB.parts().get(0), Schools.USUAL.with(School.LIGHT_THINNING)))
+                .isEqualTo(0.1);
         assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0.1, TELLS, false))
                 .isEmpty();
         assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 0.1, 0.11, TELLS, false))
@@ -271,7 +276,8 @@ public class HarvestGateTest {
                                 0.1,
                                 0,
                                 TELLS,
-                                true))
+                                true,
+                                Schools.USUAL))
                         .stream()
                         .filter(f -> f.code().equals("STAGE_NOT_SEEN"))
                         .map(Finding::severity))

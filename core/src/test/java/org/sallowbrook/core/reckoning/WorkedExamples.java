@@ -138,7 +138,7 @@ final class WorkedExamples {
         Tincture.Result joint = Tincture.plan(tincture(
                 List.of(
                         herb("meadowsweet", 60, Tincture.State.DRIED, 0.08, 0.12),
-                        herb("yarrow", 40, Tincture.State.DRIED, 0.08, 0.12)),
+                        herb("vervain", 40, Tincture.State.DRIED, 0.08, 0.12)),
                 5,
                 false,
                 Tincture.Basis.MENSTRUUM,
@@ -190,10 +190,10 @@ final class WorkedExamples {
                 j.findings(),
                 List.of(j.finalMl(), 0.30)));
         OtherMenstruum.Result vinegar = OtherMenstruum.plan(OtherMenstruum.Recipe.of(
-                OtherMenstruum.Kind.VINEGAR, List.of(herb("rose hip", 100, Tincture.State.FRESH, 0.6, 0.7)), 4, 0.05));
+                OtherMenstruum.Kind.VINEGAR, List.of(herb("sea buckthorn", 100, Tincture.State.FRESH, 0.6, 0.7)), 4, 0.05));
         all.add(new Example(
                 "Tincture",
-                "100 g of fresh rose hip in vinegar of 5 %, 1:4",
+                "100 g of fresh sea buckthorn in vinegar of 5 %, 1:4",
                 vinegar.because(),
                 vinegar.findings(),
                 List.of(

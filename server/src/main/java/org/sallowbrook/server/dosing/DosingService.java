@@ -20,6 +20,7 @@ import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Exposure;
+import org.sallowbrook.core.dosing.Proposal;
 import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.dosing.Taking;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -33,6 +34,7 @@ import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
@@ -110,6 +112,9 @@ public class DosingService implements DueSource {
 
     public record DayView(LocalDate date, Integer doses, Double perDoseMl) {}
 
+    /** @param perDoseMl null where none is proposed; the words say why */
+    public record ProposalView(@Nullable Double perDoseMl, String words) {}
+
     /** @param driedGPerDay on a full day, all doses of this product */
     public record CoursePlanView(
             List<DayView> days,
@@ -120,6 +125,7 @@ public class DosingService implements DueSource {
             @Nullable LocalDate runsOutOn,
             @Nullable Range driedGPerDay,
             Double alcoholGPerDose,
+            ProposalView proposal,
             List<Finding> findings,
             List<String> because,
             List<String> dangerSigns) {}
@@ -181,6 +187,7 @@ public class DosingService implements DueSource {
     private final DosesTaken doses;
     private final PlantTrials trials;
     private final PeopleService people;
+    private final SchoolService schools;
     private final ShelfService shelf;
     private final HerbariumService herbarium;
     private final Gatekeeper gatekeeper;
@@ -193,6 +200,7 @@ public class DosingService implements DueSource {
             DosesTaken doses,
             PlantTrials trials,
             PeopleService people,
+            SchoolService schools,
             ShelfService shelf,
             HerbariumService herbarium,
             Gatekeeper gatekeeper,
@@ -203,6 +211,7 @@ public class DosingService implements DueSource {
         this.doses = doses;
         this.trials = trials;
         this.people = people;
+        this.schools = schools;
         this.shelf = shelf;
         this.herbarium = herbarium;
         this.gatekeeper = gatekeeper;
@@ -228,9 +237,19 @@ public class DosingService implements DueSource {
                 supply.runsOutOn(),
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
+                proposal(request, product, person),
                 whole(request, plan, people.today()),
                 because(product, dose, plan, supply),
                 DosingGate.DANGER_SIGNS);
+    }
+
+    private ProposalView proposal(CourseRequest request, Product product, Person person) {
+        if (request.way() != DosingGate.Way.MOUTH) {
+            return new ProposalView(null, "A thin layer; the card gives no amount for the skin.");
+        }
+        Proposal.Result p =
+                Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
+        return new ProposalView(p.perDoseMl(), p.words());
     }
 
     private static List<String> because(Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply) {

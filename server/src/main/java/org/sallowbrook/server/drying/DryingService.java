@@ -27,6 +27,7 @@ import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.field.SourceGuard;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Member;
@@ -109,8 +110,10 @@ public class DryingService implements DueSource {
      *
      * @param freshToDry grams fresh to one gram dried: from the moisture, or learned
      * @param lots of this household that are in it
+     * @param howTo by the household's schools
      */
-    public record AdviceView(Range nominalC, Double mostC, Range areaM2, Range freshToDry, Integer lots) {}
+    public record AdviceView(
+            Range nominalC, Double mostC, Range areaM2, Range freshToDry, Integer lots, List<String> howTo) {}
 
     private static final Duration WEIGH_EVERY = Duration.ofHours(12);
     private static final int RACK_WITHIN_DAYS = 3;
@@ -126,6 +129,7 @@ public class DryingService implements DueSource {
     private final FieldService field;
     private final SourceGuard sources;
     private final PeopleService people;
+    private final SchoolService schools;
     private final Once once;
     private final HerbariumService herbarium;
     private final ApplicationEventPublisher events;
@@ -137,6 +141,7 @@ public class DryingService implements DueSource {
             FieldService field,
             SourceGuard sources,
             PeopleService people,
+            SchoolService schools,
             Once once,
             HerbariumService herbarium,
             ApplicationEventPublisher events,
@@ -146,6 +151,7 @@ public class DryingService implements DueSource {
         this.field = field;
         this.sources = sources;
         this.people = people;
+        this.schools = schools;
         this.once = once;
         this.herbarium = herbarium;
         this.events = events;
@@ -444,7 +450,8 @@ public class DryingService implements DueSource {
                 temperature.mostC(),
                 Range.of(Rack.spread(run.freshG, run.part, null).areaM2()),
                 Range.of(ratio.range()),
-                ratio.lots());
+                ratio.lots(),
+                Rack.howTo(run.freshG, run.part, schools.chosen()));
     }
 
     private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed) {

@@ -24,6 +24,7 @@ import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.herbarium.UsesTaxon;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Codes;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
@@ -107,7 +108,7 @@ public class FieldService implements UsesTaxon {
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     /** Nothing saved: what the gates would say. */
-    public record HarvestCheck(List<Finding> findings, Double quota, Double sharePicked) {}
+    public record HarvestCheck(List<Finding> findings, Double quota, Double sharePicked, List<String> advice) {}
 
     public record HarvestView(
             UUID id,
@@ -132,6 +133,7 @@ public class FieldService implements UsesTaxon {
     private final Tags tags;
     private final HerbariumService herbarium;
     private final PeopleService people;
+    private final SchoolService schools;
     private final Gatekeeper gatekeeper;
     private final Once once;
     private final Codes codes;
@@ -146,6 +148,7 @@ public class FieldService implements UsesTaxon {
             Tags tags,
             HerbariumService herbarium,
             PeopleService people,
+            SchoolService schools,
             Gatekeeper gatekeeper,
             Once once,
             Codes codes,
@@ -158,6 +161,7 @@ public class FieldService implements UsesTaxon {
         this.tags = tags;
         this.herbarium = herbarium;
         this.people = people;
+        this.schools = schools;
         this.gatekeeper = gatekeeper;
         this.once = once;
         this.codes = codes;
@@ -354,9 +358,13 @@ public class FieldService implements UsesTaxon {
         double quota = herbarium
                 .taxon(stand.taxonId)
                 .usedPart(request.part())
-                .map(HarvestGate::quota)
+                .map(p -> HarvestGate.quota(p, schools.chosen()))
                 .orElse(0.0);
-        return new HarvestCheck(gate(stand, request), quota, picked);
+        return new HarvestCheck(
+                gate(stand, request),
+                quota,
+                picked,
+                HarvestGate.advice(herbarium.taxon(stand.taxonId), request.part(), schools.chosen()));
     }
 
     public HarvestView harvest(UUID standId, HarvestRequest request) {
@@ -465,7 +473,8 @@ public class FieldService implements UsesTaxon {
                 request.shareTaken(),
                 picked(stand, request),
                 tells,
-                request.examinedSingly()));
+                request.examinedSingly(),
+                schools.chosen()));
     }
 
     /** The look that speaks for a stand on a day. */

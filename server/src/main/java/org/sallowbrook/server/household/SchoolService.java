@@ -52,13 +52,19 @@ public class SchoolService {
     @Transactional(readOnly = true)
     public List<SchoolQuestionView> all() {
         Schools schools = chosen();
-        return Arrays.stream(Question.values()).map(q -> view(q, schools)).toList();
+        return Arrays.stream(Question.values())
+                .filter(Question::offered)
+                .map(q -> view(q, schools))
+                .toList();
     }
 
     /** Chooses; choosing the same again changes nothing. */
     public SchoolQuestionView choose(Question question, ChoiceRequest request) {
         Checks.begin()
-                .that(request.school().question() == question, "school", "does not answer this question")
+                .that(
+                        request.school().question() == question && request.school().offered(),
+                        "school",
+                        "does not answer this question")
                 .done();
         ChosenSchool row =
                 repository.findByQuestion(question).orElseGet(() -> new ChosenSchool(Owned.newId(), question));
@@ -76,6 +82,7 @@ public class SchoolService {
                 schools.of(q),
                 schools.isChosen(q),
                 q.schools().stream()
+                        .filter(School::offered)
                         .map(s -> new SchoolView(s, s.words(), s.reason(), s.risk(), s.isDefault()))
                         .toList());
     }

@@ -285,7 +285,7 @@ class WaterOilSalveService {
             return new Reckoned(infeasible(findings, result.because()), null, used, List.of(), null, routeOf(used));
         }
         enough(carrier, plan.oilMl(), findings);
-        int press = (int) Math.round(plan.readyAfterDays().mid());
+        int press = InfusedOil.pressAfterDays(plan, schools.chosen());
         LocalDate until = plan.keepsMonths() == null
                 ? null
                 : Keeping.reckon(Keeping.Request.of(
@@ -293,7 +293,9 @@ class WaterOilSalveService {
                                 request.startedOn(),
                                 List.of(new Keeping.Input(carrier.name(), carrierUntil))))
                         .bestBefore();
-        List<Steps.Step> steps = Steps.oil(core, plan);
+        List<String> because = new ArrayList<>(result.because());
+        because.add("By the household's school it is pressed after " + press + (press == 1 ? " day." : " days."));
+        List<Steps.Step> steps = Steps.oil(core, plan, schools.chosen());
         double dried = mass / plan.oilMl();
         BatchPlan stored = new BatchPlan(
                 steps,
@@ -325,7 +327,7 @@ class WaterOilSalveService {
                 until,
                 steps,
                 findings,
-                result.because());
+                because);
         // An oil made for the skin never becomes one to be eaten.
         Taxon.Route route = request.eaten() ? routeOf(used) : Taxon.Route.EXTERNAL;
         return new Reckoned(

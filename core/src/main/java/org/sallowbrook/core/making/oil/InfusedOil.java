@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.vessel.HerbRoom;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -21,6 +24,10 @@ public final class InfusedOil {
     public static final double OIL_G_PER_ML = 0.92;
     public static final double DRY_MOST = 0.12;
     public static final double DAMP_MOST = 0.14;
+
+    private static final int LONG_COLD_DAYS = 42;
+    private static final int SHORT_WARM_HOURS = 4;
+    private static final int LONG_WARM_HOURS = 12;
 
     private static final Interval ABSORBED_ML_PER_G = Interval.of(1.5, 2);
 
@@ -94,6 +101,20 @@ public final class InfusedOil {
         public boolean feasible() {
             return plan != null;
         }
+    }
+
+    /** When to press, by the school of how long oil stands: six weeks or two cold, at once when it was warmed. */
+    public static int pressAfterDays(Plan plan, Schools schools) {
+        Interval ready = plan.readyAfterDays();
+        return (int) Math.round(
+                schools.of(Question.OIL_TIME) == School.SHORT_OIL
+                        ? ready.low()
+                        : Math.min(ready.high(), LONG_COLD_DAYS));
+    }
+
+    /** How long a warm one is held, hours. */
+    public static int warmHours(Schools schools) {
+        return schools.of(Question.OIL_TIME) == School.SHORT_OIL ? SHORT_WARM_HOURS : LONG_WARM_HOURS;
     }
 
     private InfusedOil() {}

@@ -1,0 +1,79 @@
+package org.sallowbrook.core.dosing;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.DoseRange;
+import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.household.School;
+import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * The card's dose as an amount of a product, by the household's schools: the low end or the middle of the range, and for a
+ * child the fraction of its rule. Rounded down. A proposal passes the gates like any other dose.
+ */
+public final class Proposal {
+
+    /** @param perDoseMl null where the card has no figure, or the household's school refers */
+    public record Result(@Nullable Double perDoseMl, String words) {}
+
+    private static final int ADULT = 18;
+
+    private Proposal() {}
+
+    public static Result of(
+            Product product, Person person, @Nullable String use, int timesPerDay, Schools schools) {
+        Interval equivalent = product.driedEquivalentGPerMl();
+        Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
+        if (equivalent == null || !(equivalent.high() > 0) || lead.isEmpty()) {
+            return new Result(null, "There is no figure to reckon a dose from.");
+        }
+        Product.Herb herb = lead.get();
+        DoseRange range = doses(herb.taxon(), herb.part()).stream()
+                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
+                .filter(d -> person.ageYears() >= ADULT || d.fromAgeYears() <= person.ageYears())
+                .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()))
+                .orElse(null);
+        if (range == null) {
+            return new Result(null, "The card has no dose for this use and age, so none is proposed.");
+        }
+        boolean small = schools.of(Question.DOSE_SIZE) == School.SMALL_DOSE;
+        double perDay = small ? range.driedGPerDay().low() : range.driedGPerDay().mid();
+        double adult = perDay / (equivalent.high() * herb.fraction()) / timesPerDay;
+        String from = (small ? "The card's low end, " : "The middle of the card's range, ") + Words.grams(perDay)
+                + " of dried " + herb.taxon().commonName() + " a day";
+        // From the age the card itself names its dose is for that age as well.
+        if (person.ageYears() >= ADULT) {
+            return new Result(down(adult), from + ".");
+        }
+        School school = schools.of(Question.CHILD_DOSE);
+        Dose.ChildRules rules = Dose.childRules(
+                new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()), new java.util.ArrayList<>());
+        Double child = adult < 0.1 ? null : Dose.childMl(adult, rules, school);
+        return child == null
+                ? new Result(
+                        null,
+                        school == School.REFER_CHILD
+                                ? "For a child this household asks a professional first."
+                                : "The household's rule for children does not apply, or lacks a weight or height.")
+                : new Result(child, from + ", for a child " + school.words() + ".");
+    }
+
+    private static List<DoseRange> doses(Taxon taxon, Taxon.Part part) {
+        return taxon.usedPart(part).stream()
+                .flatMap(p -> p.doses().stream())
+                .filter(d -> d.route() == Taxon.Route.INTERNAL)
+                .toList();
+    }
+
+    private static @Nullable Double down(double ml) {
+        double rounded = Math.floor(ml * 10 + 1e-9) / 10;
+        return rounded > 0 ? (Double) rounded : null;
+    }
+}
