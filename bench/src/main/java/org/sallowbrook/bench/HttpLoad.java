@@ -1,12 +1,7 @@
 package org.sallowbrook.bench;
 
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -37,48 +32,14 @@ public final class HttpLoad {
 
     private record Run(double perSecond, double p50Ms, double p99Ms, long failed) {}
 
-    private final String base;
-    private final HttpClient client;
-    private final String token;
+    private final Visitor visitor;
 
     private HttpLoad(String base) throws IOException, InterruptedException {
-        this.base = base;
-        CookieManager cookies = new CookieManager();
-        client = HttpClient.newBuilder().cookieHandler(cookies).build();
-        client.send(get("/api/session"), BodyHandlers.discarding());
-        String before = cookie(cookies);
-        HttpResponse<String> in = client.send(
-                HttpRequest.newBuilder(URI.create(base + "/api/session"))
-                        .header("Content-Type", "application/json")
-                        .header("X-XSRF-TOKEN", before)
-                        .POST(BodyPublishers.ofString("{\"username\":\"ilse\",\"password\":\"merrow-demo\"}"))
-                        .build(),
-                BodyHandlers.ofString());
-        if (in.statusCode() != 204) {
-            throw new IllegalStateException("can't sign in: " + in.statusCode() + " " + in.body());
-        }
-        client.send(get("/api/session"), BodyHandlers.discarding());
-        token = cookie(cookies);
-    }
-
-    private HttpRequest get(String path) {
-        return HttpRequest.newBuilder(URI.create(base + path)).build();
-    }
-
-    private static String cookie(CookieManager cookies) {
-        return cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals("XSRF-TOKEN"))
-                .map(java.net.HttpCookie::getValue)
-                .findFirst()
-                .orElse("");
+        visitor = Visitor.signIn(base, "ilse");
     }
 
     private Run run(String path, Duration length) throws InterruptedException, ExecutionException {
-        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token)
-                .POST(BodyPublishers.ofString(BODY))
-                .build();
+        HttpRequest request = visitor.posting(path, BODY);
         long end = System.nanoTime() + length.toNanos();
         ExecutorService pool = Executors.newFixedThreadPool(CLIENTS);
         List<Future<List<Long>>> results = new ArrayList<>();
@@ -87,8 +48,9 @@ public final class HttpLoad {
                 List<Long> times = new ArrayList<>();
                 while (System.nanoTime() < end) {
                     long begin = System.nanoTime();
-                    int status =
-                            client.send(request, BodyHandlers.ofByteArray()).statusCode();
+                    int status = visitor.client
+                            .send(request, BodyHandlers.ofByteArray())
+                            .statusCode();
                     times.add(status == 200 ? System.nanoTime() - begin : -1);
                 }
                 return times;

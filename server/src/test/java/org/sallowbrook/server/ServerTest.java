@@ -24,7 +24,10 @@ import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
 import tools.jackson.databind.JsonNode;
 
 /** The whole server with demo data on the PostgreSQL that ./sallowbrook test starts; one for all test classes. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"springdoc.default-produces-media-type=application/json", "springdoc.api-docs.version=openapi_3_1"
+        })
 @ActiveProfiles("demo")
 @Import(ServerTest.EmptyDatabase.class)
 abstract class ServerTest extends AbstractTestNGSpringContextTests {

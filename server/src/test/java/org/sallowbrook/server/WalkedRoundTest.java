@@ -686,4 +686,40 @@ public class WalkedRoundTest extends ServerTest {
         assertThat(answer.status()).as(answer.words()).isEqualTo(status);
         assertThat(answer.body().path("detail").asString()).isNotBlank();
     }
+
+    // ---- the label
+
+    /** However long and in whatever letters of Europe: wrapped or set smaller, never cut. */
+    @Test
+    public void aLabelLosesNoLetter() throws Exception {
+        String name = "Żółty dziurawiec i wiązówka błotna, nalewka na żołądek, trzecia, "
+                + "Donaudampfschifffahrtsgesellschaftskapitänskräuter";
+        UUID wax = id();
+        ilse.post(
+                        "/api/shelf/supplies",
+                        Map.of(
+                                "id",
+                                wax,
+                                "kind",
+                                "WAX",
+                                "name",
+                                name,
+                                "amount",
+                                10,
+                                "denatured",
+                                false,
+                                "open",
+                                false,
+                                "place",
+                                ""))
+                .expect(200);
+        byte[] pdf = ilse.get("/api/shelf/lots/" + wax + "/label.pdf")
+                .expect(200)
+                .raw()
+                .body();
+        try (var document = org.apache.pdfbox.Loader.loadPDF(pdf)) {
+            String text = new org.apache.pdfbox.text.PDFTextStripper().getText(document);
+            assertThat(text.replaceAll("\\s", "")).contains(name.replaceAll("\\s", ""));
+        }
+    }
 }

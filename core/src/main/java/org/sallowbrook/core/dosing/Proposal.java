@@ -27,8 +27,7 @@ public final class Proposal {
 
     private Proposal() {}
 
-    public static Result of(
-            Product product, Person person, @Nullable String use, int timesPerDay, Schools schools) {
+    public static Result of(Product product, Person person, @Nullable String use, int timesPerDay, Schools schools) {
         Interval equivalent = product.driedEquivalentGPerMl();
         Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
         if (equivalent == null || !(equivalent.high() > 0) || lead.isEmpty()) {
@@ -44,7 +43,8 @@ public final class Proposal {
             return new Result(null, "The card has no dose for this use and age, so none is proposed.");
         }
         boolean small = schools.of(Question.DOSE_SIZE) == School.SMALL_DOSE;
-        double perDay = small ? range.driedGPerDay().low() : range.driedGPerDay().mid();
+        double perDay =
+                small ? range.driedGPerDay().low() : range.driedGPerDay().mid();
         double adult = perDay / (equivalent.high() * herb.fraction()) / timesPerDay;
         String from = (small ? "The card's low end, " : "The middle of the card's range, ") + Words.grams(perDay)
                 + " of dried " + herb.taxon().commonName() + " a day";

@@ -90,17 +90,18 @@ public final class Rack {
                             : "Leave the leaf on the stem: the stem shows when it is dry, it snaps.");
         }
         Interval area = spread(freshG, part, null).areaM2();
-        lines.add(switch (schools.of(Question.DRYING)) {
-            case HANG ->
-                root || part == Part.FLOWER || part == Part.FRUIT
-                        ? "It can't hang: lay it in one layer, about " + Words.range(area, "m²") + "."
-                        : "Hang it in bundles thinner than " + Words.figure(BUNDLE_MOST_CM)
-                                + " cm at the tie, tied loosely; look into them every day.";
-            case DEHYDRATOR ->
-                "In the dehydrator, one layer a tray, about " + Words.range(area, "m²")
-                        + " in all; keep to the temperature below.";
-            default -> "On a screen in one layer, about " + Words.range(area, "m²") + "; turn it daily.";
-        });
+        lines.add(
+                switch (schools.of(Question.DRYING)) {
+                    case HANG ->
+                        root || part == Part.FLOWER || part == Part.FRUIT
+                                ? "It can't hang: lay it in one layer, about " + Words.range(area, "m²") + "."
+                                : "Hang it in bundles thinner than " + Words.figure(BUNDLE_MOST_CM)
+                                        + " cm at the tie, tied loosely; look into them every day.";
+                    case DEHYDRATOR ->
+                        "In the dehydrator, one layer a tray, about " + Words.range(area, "m²")
+                                + " in all; keep to the temperature below.";
+                    default -> "On a screen in one layer, about " + Words.range(area, "m²") + "; turn it daily.";
+                });
         return lines;
     }
 

@@ -102,12 +102,13 @@ public final class HarvestGate {
     public static List<String> advice(Taxon taxon, Taxon.Part part, Schools schools) {
         List<String> lines = new ArrayList<>();
         if (part == Taxon.Part.FRUIT) {
-            lines.add(switch (schools.of(Question.FRUIT_AND_FROST)) {
-                case FRUIT_AFTER_FROST -> "Wait for the first frost: softer and sweeter.";
-                case FRUIT_AFTER_FREEZING ->
-                    "Wait until it has frozen more than once: sweetest, but leave what is broken or ferments.";
-                default -> "Pick before the frost: firm, clean and full of acid.";
-            });
+            lines.add(
+                    switch (schools.of(Question.FRUIT_AND_FROST)) {
+                        case FRUIT_AFTER_FROST -> "Wait for the first frost: softer and sweeter.";
+                        case FRUIT_AFTER_FREEZING ->
+                            "Wait until it has frozen more than once: sweetest, but leave what is broken or ferments.";
+                        default -> "Pick before the frost: firm, clean and full of acid.";
+                    });
         }
         if (!taxon.sexes().isEmpty()) {
             lines.add(

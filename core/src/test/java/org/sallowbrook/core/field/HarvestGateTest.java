@@ -93,14 +93,22 @@ public class HarvestGateTest {
     @DataProvider
     public Object[][] sites() {
         return new Object[][] {
-            {new Site(Site.Ground.CONTAMINATED, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null), "CONTAMINATED"},
-            {new Site(Site.Ground.UNKNOWN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null), "GROUND_UNKNOWN"},
+            {
+                new Site(Site.Ground.CONTAMINATED, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null),
+                "CONTAMINATED"
+            },
+            {new Site(Site.Ground.UNKNOWN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null), "GROUND_UNKNOWN"
+            },
             {new Site(Site.Ground.CLEAN, Site.Permission.REFUSED, Site.Plenty.PLENTIFUL, false, null), "NOT_PERMITTED"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.UNKNOWN, Site.Plenty.PLENTIFUL, false, null), "PERMISSION_UNKNOWN"},
+            {
+                new Site(Site.Ground.CLEAN, Site.Permission.UNKNOWN, Site.Plenty.PLENTIFUL, false, null),
+                "PERMISSION_UNKNOWN"
+            },
             {new Site(Site.Ground.CLEAN, Site.Permission.OWN_GARDEN, Site.Plenty.SCARCE, false, null), "SCARCE"},
             {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.DECLINING, false, null), "SCARCE"},
             {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, true, null), "PROTECTED"},
-            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, "hemlock"), "MIXED_STAND"},
+            {new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, "hemlock"), "MIXED_STAND"
+            },
         };
     }
 

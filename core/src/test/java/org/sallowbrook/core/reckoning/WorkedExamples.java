@@ -190,7 +190,10 @@ final class WorkedExamples {
                 j.findings(),
                 List.of(j.finalMl(), 0.30)));
         OtherMenstruum.Result vinegar = OtherMenstruum.plan(OtherMenstruum.Recipe.of(
-                OtherMenstruum.Kind.VINEGAR, List.of(herb("sea buckthorn", 100, Tincture.State.FRESH, 0.6, 0.7)), 4, 0.05));
+                OtherMenstruum.Kind.VINEGAR,
+                List.of(herb("sea buckthorn", 100, Tincture.State.FRESH, 0.6, 0.7)),
+                4,
+                0.05));
         all.add(new Example(
                 "Tincture",
                 "100 g of fresh sea buckthorn in vinegar of 5 %, 1:4",

@@ -247,8 +247,7 @@ public class DosingService implements DueSource {
         if (request.way() != DosingGate.Way.MOUTH) {
             return new ProposalView(null, "A thin layer; the card gives no amount for the skin.");
         }
-        Proposal.Result p =
-                Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
+        Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
         return new ProposalView(p.perDoseMl(), p.words());
     }
 

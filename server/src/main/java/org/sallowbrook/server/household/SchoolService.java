@@ -62,7 +62,8 @@ public class SchoolService {
     public SchoolQuestionView choose(Question question, ChoiceRequest request) {
         Checks.begin()
                 .that(
-                        request.school().question() == question && request.school().offered(),
+                        request.school().question() == question
+                                && request.school().offered(),
                         "school",
                         "does not answer this question")
                 .done();

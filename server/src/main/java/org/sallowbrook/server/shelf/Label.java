@@ -8,23 +8,21 @@ import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /** A label of 90 x 50 mm: what it is, from when, until when, how it may be used, and a QR code to its page. */
@@ -41,7 +39,9 @@ class Label {
     private static final Map<EncodeHintType, Object> HINTS =
             Map.of(EncodeHintType.MARGIN, 4, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
 
-    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final String FONTS = "net/sf/jasperreports/fonts/dejavu/";
+    private static final float LEADING = 1.25f;
+    private static final float SMALLEST = 0.5f;
 
     private final HerbariumService herbarium;
 
@@ -49,28 +49,35 @@ class Label {
         this.herbarium = herbarium;
     }
 
+    /** A piece of text on the label, before it is fitted. */
+    private record Said(String words, boolean bold, boolean italic, float size) {}
+
+    private record Line(String words, PDFont font, float size) {}
+
     byte[] pdf(ShelfService.LotView lot, String page) {
-        PDFont regular = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
-        PDFont bold = new PDType1Font(Standard14Fonts.FontName.HELVETICA_BOLD);
-        PDFont italic = new PDType1Font(Standard14Fonts.FontName.HELVETICA_OBLIQUE);
         try (PDDocument document = new PDDocument()) {
+            PDFont regular = font(document, "DejaVuSans.ttf");
+            PDFont bold = font(document, "DejaVuSans-Bold.ttf");
+            PDFont italic = font(document, "DejaVuSans-Oblique.ttf");
             document.getDocumentInformation().setTitle("Label " + lot.code());
             PDPage sheet = new PDPage(new PDRectangle(WIDTH, HEIGHT));
             document.addPage(sheet);
+            List<Said> said = new ArrayList<>();
+            said.add(new Said(lot.name(), true, false, 12));
+            for (ShelfService.HerbView herb : lot.herbs()) {
+                said.add(new Said(herbarium.taxon(herb.taxonId()).name(), false, true, 9));
+            }
+            lines(lot).forEach(l -> said.add(new Said(l, false, false, 8)));
             try (PDPageContentStream out = new PDPageContentStream(document, sheet)) {
                 float textWidth = WIDTH - CODE - 3 * MARGIN;
-                float y = HEIGHT - MARGIN - 11;
-                y = text(out, bold, 12, MARGIN, y, textWidth, lot.name());
-                for (ShelfService.HerbView herb : lot.herbs()) {
-                    Taxon taxon = herbarium.taxon(herb.taxonId());
-                    y = text(out, italic, 9, MARGIN, y, textWidth, taxon.name());
+                float y = HEIGHT - MARGIN;
+                for (Line line : fitted(said, textWidth, HEIGHT - 2 * MARGIN - 16, regular, bold, italic)) {
+                    y -= line.size() * LEADING;
+                    text(out, line.font(), line.size(), MARGIN, y, line.words());
                 }
-                for (String line : lines(lot)) {
-                    y = text(out, regular, 8, MARGIN, y, textWidth, line);
-                }
-                text(out, bold, 10, MARGIN, MARGIN, textWidth, lot.code());
+                text(out, bold, 10, MARGIN, MARGIN, lot.code());
                 code(out, page, WIDTH - CODE - MARGIN, HEIGHT - CODE - MARGIN);
-                text(out, regular, 7, WIDTH - CODE - MARGIN, MARGIN, CODE, "Sallowbrook");
+                text(out, regular, 7, WIDTH - CODE - MARGIN, MARGIN, "Sallowbrook");
             }
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             document.save(bytes);
@@ -80,39 +87,99 @@ class Label {
         }
     }
 
+    /** One with the letters of most scripts of Europe; only those used are put into the file. */
+    private static PDFont font(PDDocument document, String file) throws IOException {
+        try (InputStream in = new ClassPathResource(FONTS + file).getInputStream()) {
+            return PDType0Font.load(document, in, true);
+        }
+    }
+
+    /** Wrapped, and set as much smaller as it takes: no letter of a label is lost. */
+    private static List<Line> fitted(
+            List<Said> said, float width, float height, PDFont regular, PDFont bold, PDFont italic) throws IOException {
+        List<Line> lines = List.of();
+        for (float scale = 1; scale > SMALLEST; scale -= 0.05f) {
+            lines = new ArrayList<>();
+            float tall = 0;
+            for (Said s : said) {
+                PDFont font = s.bold() ? bold : s.italic() ? italic : regular;
+                float size = s.size() * scale;
+                for (String piece : wrapped(encodable(font, s.words()), font, size, width)) {
+                    lines.add(new Line(piece, font, size));
+                    tall += size * LEADING;
+                }
+            }
+            if (tall <= height) {
+                return lines;
+            }
+        }
+        return lines;
+    }
+
+    private static List<String> wrapped(String words, PDFont font, float size, float width) throws IOException {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : words.strip().split("\\s+")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (width(font, size, longer) <= width) {
+                line = longer;
+                continue;
+            }
+            if (!line.isEmpty()) {
+                lines.add(line);
+            }
+            line = word;
+            // A word longer than the label is broken, not cut.
+            while (width(font, size, line) > width && line.codePointCount(0, line.length()) > 1) {
+                int end = line.length();
+                while (end > 1 && width(font, size, line.substring(0, end)) > width) {
+                    end = line.offsetByCodePoints(end, -1);
+                }
+                lines.add(line.substring(0, end));
+                line = line.substring(end);
+            }
+        }
+        lines.add(line);
+        return lines;
+    }
+
+    private static float width(PDFont font, float size, String words) throws IOException {
+        return font.getStringWidth(words) / 1000 * size;
+    }
+
     private static List<String> lines(ShelfService.LotView lot) {
         List<String> lines = new ArrayList<>();
         lines.add(Words.figure(lot.amount()) + " " + lot.unit()
                 + (lot.strengthPercent() == null || lot.strengthPercent() == 0
                         ? ""
                         : ", up to " + Words.figure(lot.strengthPercent()) + " % vol"));
-        lines.add("made " + lot.madeOn().format(DATE));
+        lines.add("made " + Words.day(lot.madeOn()));
         if (lot.bestBefore() != null) {
-            lines.add("best before " + lot.bestBefore().format(DATE));
+            lines.add("best before " + Words.day(lot.bestBefore()));
         }
         lines.add(lot.route() == Taxon.Route.EXTERNAL ? "OUTSIDE OF THE BODY ONLY" : "dose: see its page");
-        if (lot.state() != Product.State.USABLE) {
-            lines.add(lot.state() + ": do not use");
+        if (lot.honey()) {
+            lines.add("HONEY: not under one year");
+        }
+        switch (lot.state()) {
+            case USABLE -> {}
+            case HOLD -> lines.add("ON HOLD: do not use yet");
+            case QUARANTINED -> lines.add("DOUBTED: do not use");
+            case DESTROYED -> lines.add("THROWN AWAY: do not use");
         }
         return lines;
     }
 
-    private static float text(
-            PDPageContentStream out, PDFont font, float size, float x, float y, float width, String words)
+    private static void text(PDPageContentStream out, PDFont font, float size, float x, float y, String words)
             throws IOException {
-        String fitting = encodable(font, words);
-        while (fitting.length() > 1 && font.getStringWidth(fitting) / 1000 * size > width) {
-            fitting = fitting.substring(0, fitting.length() - 1);
-        }
         out.beginText();
         out.setFont(font, size);
         out.newLineAtOffset(x, y);
-        out.showText(fitting);
+        out.showText(encodable(font, words));
         out.endText();
-        return y - size * 1.3f;
     }
 
-    /** The built-in fonts know Latin-1 only; other letters print as a question mark. */
+    /** A letter that the font has not prints as a question mark. */
     private static String encodable(PDFont font, String words) {
         StringBuilder known = new StringBuilder();
         words.codePoints().forEach(c -> {

@@ -1,0 +1,138 @@
+package org.sallowbrook.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.testng.SkipException;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** What the script backs up while the application writes, it restores elsewhere, and over nothing. */
+public class BackupTest extends InBrowser {
+
+    private record Said(int status, String words) {}
+
+    private Path work;
+
+    @BeforeClass
+    public void folder() throws IOException {
+        if (System.getenv("SALLOWBROOK_TEST_FOLDER") == null) {
+            throw new SkipException("only where ./sallowbrook test made the database");
+        }
+        work = Files.createTempDirectory("sallowbrook-backup");
+        // The database's own user must be able to reach its folder.
+        Files.setPosixFilePermissions(work, PosixFilePermissions.fromString("rwxr-xr-x"));
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void tidy() throws IOException, InterruptedException {
+        if (work != null) {
+            new ProcessBuilder("rm", "-rf", work.toString()).start().waitFor();
+        }
+    }
+
+    private Said script(Map<String, String> environment, String... command) throws IOException, InterruptedException {
+        List<String> words = new java.util.ArrayList<>(List.of("./sallowbrook"));
+        words.addAll(List.of(command));
+        Path said = Files.createTempFile("said", ".txt");
+        ProcessBuilder builder =
+                new ProcessBuilder(words).directory(Path.of("..").toFile());
+        builder.environment().putAll(environment);
+        builder.redirectErrorStream(true).redirectOutput(said.toFile());
+        Process process = builder.start();
+        assertThat(process.waitFor(180, TimeUnit.SECONDS)).isTrue();
+        return new Said(process.exitValue(), Files.readString(said));
+    }
+
+    private static Map<String, String> source() {
+        return Map.of(
+                "SALLOWBROOK_FOLDER", System.getenv("SALLOWBROOK_TEST_FOLDER"), "SALLOWBROOK_DB_NAME", "acceptance");
+    }
+
+    @Test
+    public void aBackupIsRestoredWholeAndOverNothing() throws IOException, InterruptedException {
+        Path file = work.resolve("records.backup");
+        Said made = script(source(), "backup", file.toString());
+        assertThat(made.status()).as(made.words()).isZero();
+        assertThat(script(source(), "backup", file.toString()).words()).contains("is there already");
+
+        Path place = work.resolve("new");
+        Map<String, String> there = Map.of("SALLOWBROOK_FOLDER", place.toString());
+        Said restored = script(there, "restore", file.toString());
+        assertThat(restored.status()).as(restored.words()).isZero();
+        Said over = script(there, "restore", file.toString());
+        assertThat(over.status()).isNotZero();
+        assertThat(over.words()).contains("there are records");
+        // Backed up again from there it holds the same records, pictures and accounts as before.
+        Path second = work.resolve("again.backup");
+        Said again = script(there, "backup", second.toString());
+        assertThat(again.status()).as(again.words()).isZero();
+        assertThat(tables(second)).isEqualTo(tables(file)).contains("account").contains("photo");
+    }
+
+    /** What pg_restore lists of the dump in a backup: every table's data. */
+    private String tables(Path backup) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(
+                        "bash",
+                        "-c",
+                        "tar -xOf \"$1\" records.dump | $(ls -d /usr/lib/postgresql/*/bin | tail -1)/pg_restore -f - --data-only"
+                                + " | grep -v '^--' | grep -E '^(COPY|[0-9a-f]{8}-)' | sort | sha256sum;"
+                                + " tar -xOf \"$1\" records.dump | $(ls -d /usr/lib/postgresql/*/bin | tail -1)/pg_restore -l"
+                                + " | grep -o 'TABLE DATA public [a-z_]*' | sort",
+                        "bash",
+                        backup.toString())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(said).isZero();
+        return said;
+    }
+
+    @Test
+    public void aDamagedOrForeignFileIsNotRestored() throws IOException, InterruptedException {
+        Path file = work.resolve("whole.backup");
+        assertThat(script(source(), "backup", file.toString()).status()).isZero();
+        byte[] bytes = Files.readAllBytes(file);
+        bytes[bytes.length / 2] ^= 1;
+        Path damaged = work.resolve("damaged.backup");
+        Files.write(damaged, bytes);
+        Map<String, String> there =
+                Map.of("SALLOWBROOK_FOLDER", work.resolve("nowhere").toString());
+        assertThat(script(there, "restore", damaged.toString()).words()).contains("damaged");
+        Path foreign = work.resolve("foreign.backup");
+        Files.writeString(foreign, "a letter");
+        assertThat(script(there, "restore", foreign.toString()).words()).contains("no backup");
+    }
+
+    @Test
+    public void anEncryptedBackupWantsItsPassphrase() throws IOException, InterruptedException {
+        Path file = work.resolve("secret.backup");
+        Map<String, String> secret = new java.util.HashMap<>(source());
+        secret.put("SALLOWBROOK_PASSPHRASE", "three otters in the fen");
+        assertThat(script(secret, "backup", file.toString()).words()).contains("encrypted");
+        assertThat(new String(Files.readAllBytes(file), java.nio.charset.StandardCharsets.ISO_8859_1))
+                .doesNotContain("Varga-Holm", "sallowbrook-backup");
+        String place = work.resolve("opened").toString();
+        assertThat(script(Map.of("SALLOWBROOK_FOLDER", place), "restore", file.toString())
+                        .words())
+                .contains("encrypted");
+        assertThat(script(
+                                Map.of("SALLOWBROOK_FOLDER", place, "SALLOWBROOK_PASSPHRASE", "two otters in the fen"),
+                                "restore",
+                                file.toString())
+                        .status())
+                .isNotZero();
+        Said right = script(
+                Map.of("SALLOWBROOK_FOLDER", place, "SALLOWBROOK_PASSPHRASE", "three otters in the fen"),
+                "restore",
+                file.toString());
+        assertThat(right.status()).as(right.words()).isZero();
+    }
+}

@@ -1,0 +1,338 @@
+package org.sallowbrook.bench;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What every view asks for, of a household in its first season, after ten years, and after ten years among a hundred
+ * households: docs/measurements.md, section house. The years are the demo's own season, which was recorded through the gates,
+ * copied back in time row by row and finished; the hundred are copies of that household.
+ *
+ * <p>Started by {@code ./sallowbrook bench house}, which starts a server on a throwaway database.
+ */
+public final class House {
+
+    private static final int SEASONS = 30;
+    private static final int DAYS_APART = 122;
+    private static final int HOUSEHOLDS = 100;
+    private static final int TIMES = 40;
+    private static final int WARM = 15;
+    private static final double MOST_TIMES = 1.5;
+    private static final double MOST_P95_MS = 100;
+
+    /** In an order in which what is referred to comes first. */
+    private static final List<String> SEASONAL = List.of(
+            "stand_identification",
+            "harvest",
+            "lot",
+            "lot_link",
+            "drying_run",
+            "weighing",
+            "batch",
+            "shake",
+            "course",
+            "dose_taken");
+
+    private static final Set<String> KEPT = Set.of("household_id", "stand_id", "person_id");
+
+    private record Times(double medianMs, double p95Ms, int bytes) {}
+
+    private final Visitor ilse;
+    private final Connection db;
+    private final Map<String, String> requests = new LinkedHashMap<>();
+
+    private House(String base, Connection db) throws IOException, InterruptedException {
+        this.ilse = Visitor.signIn(base, "ilse");
+        this.db = db;
+    }
+
+    public static void main(String[] args) throws Exception {
+        String url = System.getenv("SALLOWBROOK_DB_URL");
+        try (Connection db = DriverManager.getConnection(
+                url, System.getenv("SALLOWBROOK_DB_USER"), System.getenv("SALLOWBROOK_DB_PASSWORD"))) {
+            new House("http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT"), db).run();
+        }
+    }
+
+    private void run() throws IOException, InterruptedException, SQLException {
+        views();
+        Map<String, Times> young = measure();
+        long begin = System.nanoTime();
+        for (int k = 1; k <= SEASONS; k++) {
+            season(k);
+        }
+        execute("analyze");
+        String sizes = "%d lots, %d batches, %d dryings, %d doses"
+                .formatted(count("lot"), count("batch"), count("drying_run"), count("dose_taken"));
+        System.out.println("ten years laid in " + (System.nanoTime() - begin) / 1_000_000_000 + " s: " + sizes);
+        Map<String, Times> old = measure();
+        for (int h = 2; h <= HOUSEHOLDS; h++) {
+            household(h);
+        }
+        execute("analyze");
+        String all = "%d lots, %d weighings".formatted(all("lot"), all("weighing"));
+        System.out.println("a hundred households: " + all);
+        Map<String, Times> many = measure();
+        write(young, old, many, sizes, all);
+    }
+
+    private void views() throws SQLException {
+        String stand = one("select from_lot from lot_link l join lot s on s.id = l.from_lot where s.kind = 'STAND' and"
+                + " s.household_id = (select household_id from account where username = 'ilse')"
+                + " group by 1 order by count(*) desc limit 1");
+        String jar = one("select id from lot where kind = 'JAR' and remaining > 40 and route = 'INTERNAL'"
+                + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
+        String spirit = one("select id from lot where kind = 'SPIRIT' limit 1");
+        String course = one("select id from course where status = 'RUNNING' limit 1");
+        requests.put("Today", "/api/calendar/today");
+        requests.put("Field: stands", "/api/field/stands");
+        requests.put("Field: harvests", "/api/field/harvests");
+        requests.put("Rack: drying now", "/api/drying/runs");
+        requests.put("Rack: waiting", "/api/drying/waiting");
+        requests.put("Rack: dried before", "/api/drying/runs/past");
+        requests.put("Shelf", "/api/shelf/lots");
+        requests.put("Shelf: used up", "/api/shelf/lots/past");
+        requests.put("Bench: under way", "/api/making/batches");
+        requests.put("Bench: finished", "/api/making/batches/past");
+        requests.put(
+                "Bench: a tincture reckoned",
+                "POST /api/making/tinctures/check " + """
+                        {"id":"%s","name":"x","herbs":[{"lotId":"%s","massG":20}],"ratio":5,"waterCounts":false,\
+                        "basis":"MENSTRUUM","strengthPercent":40,"spirits":["%s"],"press":"MEDIUM","route":"INTERNAL",\
+                        "startedOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), jar, spirit));
+        requests.put("People", "/api/people");
+        requests.put("People: courses", "/api/dosing/courses");
+        requests.put("People: courses over", "/api/dosing/courses/past");
+        requests.put("A course", "/api/dosing/courses/" + course);
+        requests.put("Trace: where to begin", "/api/tracing/starts");
+        requests.put("Trace of a stand", "/api/tracing/lots/" + stand);
+        requests.put("Trace of a jar", "/api/tracing/lots/" + jar);
+        requests.put("By need", "/api/planning/needs/plants?need=minor%20joint%20pain");
+        requests.put("Herbarium", "/api/herbarium/taxa");
+    }
+
+    private Map<String, Times> measure() throws IOException, InterruptedException {
+        Map<String, Times> times = new LinkedHashMap<>();
+        for (Map.Entry<String, String> view : requests.entrySet()) {
+            List<Long> took = new ArrayList<>();
+            int bytes = 0;
+            for (int i = -WARM; i < TIMES; i++) {
+                long begin = System.nanoTime();
+                HttpResponse<String> answer = ask(view.getValue());
+                long end = System.nanoTime();
+                if (answer.statusCode() != 200) {
+                    throw new IllegalStateException(view + ": " + answer.statusCode() + " " + answer.body());
+                }
+                bytes = answer.body().length();
+                if (i >= 0) {
+                    took.add(end - begin);
+                }
+            }
+            long[] sorted = took.stream().mapToLong(Long::longValue).sorted().toArray();
+            times.put(
+                    view.getKey(),
+                    new Times(sorted[sorted.length / 2] / 1e6, sorted[(int) (sorted.length * 0.95)] / 1e6, bytes));
+        }
+        return times;
+    }
+
+    private HttpResponse<String> ask(String request) throws IOException, InterruptedException {
+        if (!request.startsWith("POST ")) {
+            return ilse.get(request);
+        }
+        String[] parts = request.split(" ", 3);
+        return ilse.post(parts[1], parts[2]);
+    }
+
+    /** One more season, so many thirds of a year ago, over and done. */
+    private void season(int k) throws SQLException {
+        execute("set session_replication_role = replica");
+        for (String table : SEASONAL) {
+            List<String> columns = columns(table);
+            List<String> values = new ArrayList<>();
+            for (String column : columns) {
+                values.add(seasonal(table, column, k));
+            }
+            execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
+                    + " from " + table + " t where household_id = (select household_id from account where username ="
+                    + " 'ilse')" + first(table));
+        }
+        execute("set session_replication_role = default");
+    }
+
+    /** Only the first season is copied, not its copies. */
+    private static String first(String table) {
+        return switch (table) {
+            case "lot" -> " and kind <> 'STAND' and code not like '%~%'";
+            case "harvest", "drying_run" -> " and code not like '%~%'";
+            case "lot_link" -> " and to_lot in (select id from lot where code not like '%~%')";
+            case "weighing" -> " and run_id in (select id from drying_run where code not like '%~%')";
+            case "batch" -> " and id in (select id from lot where code not like '%~%')";
+            case "shake" -> " and batch_id in (select id from lot where code not like '%~%')";
+            case "course" -> " and lot_id in (select id from lot where code not like '%~%')";
+            case "dose_taken" ->
+                " and course_id in (select c.id from course c join lot l on l.id = c.lot_id where l.code not like '%~%')";
+            case "stand_identification" -> " and book is distinct from 'copied'";
+            default -> "";
+        };
+    }
+
+    private String seasonal(String table, String column, int k) throws SQLException {
+        String type = types.get(table + "." + column);
+        String days = String.valueOf(k * DAYS_APART);
+        if (column.equals("code") && !table.equals("audit_entry")) {
+            return "code || '~" + k + "'";
+        }
+        if (table.equals("stand_identification") && column.equals("book")) {
+            return "'copied'";
+        }
+        if (table.equals("lot_link") && column.equals("from_lot")) {
+            return "case when exists (select 1 from lot s where s.id = from_lot and s.kind = 'STAND') then from_lot else "
+                    + id("from_lot", k) + " end";
+        }
+        if (table.equals("lot") && column.equals("remaining")) {
+            return "0";
+        }
+        if (column.equals("status") && !table.equals("stand_identification")) {
+            return switch (table) {
+                case "batch" -> "'FINISHED'";
+                case "course" -> "'ENDED'";
+                default -> "case when status = 'DRYING' then 'JARRED' else status end";
+            };
+        }
+        if (table.equals("drying_run") && column.equals("dried_g")) {
+            return "coalesce(dried_g, fresh_g / 4)";
+        }
+        if (table.equals("course") && column.equals("plan")) {
+            return "jsonb_set(jsonb_set(plan::jsonb, '{lotId}', to_jsonb(" + id("lot_id", k) + ")), '{startOn}',"
+                    + " to_jsonb(start_on - " + days + "))::text";
+        }
+        if (column.equals("tag_id")) {
+            return "null";
+        }
+        return switch (type) {
+            case "uuid" -> KEPT.contains(column) ? column : id(column, k);
+            case "date" -> column + " - " + days;
+            case "timestamp with time zone" -> column + " - interval '" + days + " days'";
+            default -> column;
+        };
+    }
+
+    private static String id(String column, int k) {
+        return "md5(" + column + "::text || '~" + k + "')::uuid";
+    }
+
+    /** Another household, with all that this one has. */
+    private void household(int h) throws SQLException {
+        execute("set session_replication_role = replica");
+        execute("insert into household select " + id("id", h * 1000)
+                + ", name || ' " + h + "', zone, created_at, region from household where id = (select household_id from"
+                + " account where username = 'ilse')");
+        List<String> tables = new ArrayList<>(List.of("person", "stand"));
+        tables.addAll(SEASONAL);
+        for (String table : tables) {
+            List<String> columns = columns(table);
+            List<String> values = columns.stream()
+                    .map(c -> "uuid".equals(types.get(table + "." + c))
+                            ? c.equals("tag_id") ? "null" : id(c, h * 1000)
+                            : table.equals("course") && c.equals("plan")
+                                    ? "jsonb_set(jsonb_set(plan::jsonb, '{lotId}', to_jsonb(" + id("lot_id", h * 1000)
+                                            + ")), '{personId}', to_jsonb(" + id("person_id", h * 1000) + "))::text"
+                                    : c)
+                    .toList();
+            execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
+                    + " from " + table + " where household_id = (select household_id from account where username ="
+                    + " 'ilse')");
+        }
+        execute("set session_replication_role = default");
+    }
+
+    private final Map<String, String> types = new LinkedHashMap<>();
+
+    private List<String> columns(String table) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        try (Statement s = db.createStatement();
+                ResultSet r = s.executeQuery("select column_name, data_type from information_schema.columns where"
+                        + " table_schema = 'public' and table_name = '" + table + "' order by ordinal_position")) {
+            while (r.next()) {
+                columns.add(r.getString(1));
+                types.put(table + "." + r.getString(1), r.getString(2));
+            }
+        }
+        return columns;
+    }
+
+    private void execute(String sql) throws SQLException {
+        try (Statement s = db.createStatement()) {
+            s.execute(sql);
+        }
+    }
+
+    private String one(String sql) throws SQLException {
+        try (Statement s = db.createStatement();
+                ResultSet r = s.executeQuery(sql)) {
+            if (!r.next()) {
+                throw new IllegalStateException("nothing found by " + sql);
+            }
+            return r.getString(1);
+        }
+    }
+
+    private int count(String table) throws SQLException {
+        return Integer.parseInt(one("select count(*) from " + table
+                + " where household_id = (select household_id from account where username = 'ilse')"));
+    }
+
+    private int all(String table) throws SQLException {
+        return Integer.parseInt(one("select count(*) from " + table));
+    }
+
+    private void write(
+            Map<String, Times> young, Map<String, Times> old, Map<String, Times> many, String sizes, String all)
+            throws IOException {
+        StringBuilder text = new StringBuilder(
+                "## A household of ten years\n\n`./sallowbrook bench house`: what each view"
+                        + " asks for, " + TIMES
+                        + " times, one client. First the demo's one season; then ten years of it (" + sizes
+                        + "); then the same among " + HOUSEHOLDS + " such households (" + all + ").\n\n"
+                        + "| view | first season, median (p95) ms | ten years | among a hundred | times |\n|---|---|---|---|---|\n");
+        double worst = 0;
+        double slowest = 0;
+        for (String view : young.keySet()) {
+            double times = many.get(view).medianMs() / young.get(view).medianMs();
+            worst = Math.max(worst, times);
+            slowest = Math.max(slowest, many.get(view).p95Ms());
+            text.append(String.format(
+                    Locale.ROOT,
+                    "| %s | %s | %s | %s | %.2f |%n",
+                    view,
+                    cell(young.get(view)),
+                    cell(old.get(view)),
+                    cell(many.get(view)),
+                    times));
+        }
+        text.append(String.format(
+                Locale.ROOT,
+                "%nThe most that a median grew by: %.2f times (target %.1f); the slowest p95: %.0f ms (target %.0f).%n",
+                worst,
+                MOST_TIMES,
+                slowest,
+                MOST_P95_MS));
+        Measurements.write("house", text.toString());
+    }
+
+    private static String cell(Times t) {
+        return String.format(Locale.ROOT, "%.1f (%.1f)", t.medianMs(), t.p95Ms());
+    }
+}
