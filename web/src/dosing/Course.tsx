@@ -1,16 +1,17 @@
+import { number } from '../ui/read'
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
-import { useSession } from '../household/queries'
 import { useLot } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { RELATION } from '../ui/dictionary'
-import { date, figure, isoToday } from '../ui/words'
+import { date, figure } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { useCourse } from './queries'
 
@@ -24,8 +25,7 @@ export function Course() {
 
 function CoursePage({ course }: { course: CourseView }) {
   const queries = useQueryClient()
-  const session = useSession()
-  const today = session.data?.today ?? isoToday()
+  const today = isoToday()
   const end = useMutation({
     mutationFn: () =>
       ask(

@@ -1,18 +1,20 @@
+import { number } from '../ui/read'
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
-import { useKeepsTo, usePeople, useSession } from '../household/queries'
+import { useKeepsTo, usePeople } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Choose, Input, number, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Button, Choose, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { LOT_KIND, LOT_STATE, RELATION } from '../ui/dictionary'
-import { date, figure, isoToday, range } from '../ui/words'
+import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 
 type Request = Schemas['CourseRequest']
@@ -33,8 +35,7 @@ export function NewCourse() {
 function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Schemas['LotView'][] }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const session = useSession()
-  const today = session.data?.today ?? isoToday()
+  const today = isoToday()
   const [search] = useSearchParams()
   const products = lots.filter((l) => ['BOTTLE', 'FLASK', 'TIN'].includes(l.kind) && l.remaining > 0)
   const [id] = useState(() => v7())

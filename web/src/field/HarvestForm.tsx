@@ -1,17 +1,18 @@
+import { number } from '../ui/read'
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
-import { useSession } from '../household/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Choose, Input, number, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Button, Choose, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { PART, STAGE } from '../ui/dictionary'
-import { figure, isoToday } from '../ui/words'
+import { figure } from '../ui/words'
 import { useStand } from './queries'
 import { useTags } from './Tags'
 
@@ -31,8 +32,7 @@ function WithCard({ stand }: { stand: Schemas['StandView'] }) {
 function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const session = useSession()
-  const today = session.data?.today ?? isoToday()
+  const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
   const [id] = useState(() => v7())
   const [part, setPart] = useState<Request['part']>(parts[0] ?? 'HERB')

@@ -1,3 +1,4 @@
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
@@ -7,7 +8,7 @@ import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { Identify, type Seen } from '../identification/Identify'
 import { Loaded, Page } from '../ui/page'
-import { isoToday } from '../ui/words'
+
 import { KeepIdentification, type Kept } from './KeepIdentification'
 import { sendPictures, type Chosen } from './PictureField'
 import { useStand } from './queries'
@@ -21,12 +22,7 @@ export function IdentifyStand() {
     <Loaded query={stand}>
       {(s) =>
         taxon.data && session.data ? (
-          <IdentifyPage
-            stand={s}
-            taxon={taxon.data}
-            today={session.data.today ?? isoToday()}
-            region={session.data.region ?? ''}
-          />
+          <IdentifyPage stand={s} taxon={taxon.data} today={isoToday()} region={session.data.region ?? ''} />
         ) : null
       }
     </Loaded>

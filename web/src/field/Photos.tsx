@@ -1,9 +1,10 @@
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { Empty, ProblemNotice, Section } from '../ui/page'
-import { date, isoToday } from '../ui/words'
+import { date } from '../ui/words'
 import { NONE, PictureField, sendPictures } from './PictureField'
 import { usePhotos } from './queries'
 

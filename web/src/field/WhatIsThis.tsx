@@ -1,3 +1,4 @@
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -8,7 +9,7 @@ import { Identify, STAGES, type Answer, type Group, type Seen } from '../identif
 import { Choose, Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
 import { GROUP } from '../ui/dictionary'
-import { isoToday } from '../ui/words'
+
 import { KeepIdentification, type Kept } from './KeepIdentification'
 import { sendPictures, type Chosen } from './PictureField'
 import { useStands } from './queries'
@@ -16,9 +17,7 @@ import { useStands } from './queries'
 /** A plant nobody has a name for yet; what is made out is kept with a stand, an old one or a new one. */
 export function WhatIsThis() {
   const session = useSession()
-  return (
-    <Loaded query={session}>{(s) => <Ask today={s.today ?? isoToday()} region={s.region ?? ''} />}</Loaded>
-  )
+  return <Loaded query={session}>{(s) => <Ask today={isoToday()} region={s.region ?? ''} />}</Loaded>
 }
 
 function Ask({ today, region }: { today: string; region: string }) {

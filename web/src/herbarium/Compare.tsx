@@ -92,7 +92,7 @@ function Column({ t, stage, children }: { t: TaxonView; stage: Stage; children?:
     >
       <h2 className="text-lg font-semibold">{t.commonNames[0]}</h2>
       <p className="flex justify-between gap-2">
-        <span className="font-plant italic">{t.name}</span> <Danger level={t.danger} />
+        <span className="font-plant italic">{t.name}</span> <Danger level={t.danger} takenFor={t.takenFor} />
       </p>
       <PlantDrawing
         characters={usualStates(t.characters, stage)}

@@ -94,26 +94,6 @@ export function Edit({
   )
 }
 
-/** A number as typed, undefined when empty. What is no number goes to the server as it is and is refused there. */
-export const numberOf = (text: string) =>
-  text.trim() === '' ? undefined : Number(text.replace(',', '.').replace(' %', ''))
-
-/** "0.7 to 0.85" or "0.7-0.85"; undefined when empty. */
-export const rangeOf = (text: string) => {
-  if (text.trim() === '') return undefined
-  const [low, high] = text
-    .replaceAll(',', '.')
-    .split(/\s*(?:to|-|–)\s*/)
-    .map(Number)
-  return { low: low ?? NaN, high: high ?? low ?? NaN }
-}
-
-export const listOf = (text: string) =>
-  text
-    .split(',')
-    .map((t) => t.trim())
-    .filter(Boolean)
-
 /** The card with a part of it replaced. */
 export const withPart = (card: Card, part: string, values: Partial<Schemas['PartFile']>): Card => ({
   ...card,

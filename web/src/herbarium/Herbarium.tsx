@@ -93,7 +93,7 @@ export function Herbarium() {
                       </Link>
                       <p className="font-plant text-sm italic">{t.name}</p>
                       <p className="text-sm">
-                        <Danger level={t.danger} /> {t.draft && <strong>draft</strong>}
+                        <Danger level={t.danger} takenFor={t.takenFor} /> {t.draft && <strong>draft</strong>}
                       </p>
                       {why && <p className="text-note text-sm">{why}</p>}
                     </li>

@@ -1,3 +1,4 @@
+import { listOf } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -8,7 +9,6 @@ import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { DANGER, GROUP, ORGAN, STAGE, type Stage } from '../ui/dictionary'
 import { month } from '../ui/words'
 import { PlantDrawing } from './drawing'
-import { listOf } from './Edit'
 import { useCharacters, useTaxa } from './queries'
 
 type Card = Schemas['CardFile']

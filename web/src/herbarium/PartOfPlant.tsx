@@ -1,7 +1,8 @@
+import { numberOf, rangeOf } from '../ui/read'
 import type { Schemas } from '../api/client'
 import { FROST, PART, ROUTE, TEA_METHOD } from '../ui/dictionary'
 import { capital, figure, month, range } from '../ui/words'
-import { Edit, numberOf, rangeOf, withPart } from './Edit'
+import { Edit, withPart } from './Edit'
 import { Sourced } from './Sourced'
 
 type TaxonView = Schemas['TaxonView']

@@ -1,3 +1,4 @@
+import { listOf } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -21,10 +22,10 @@ import {
 } from '../ui/dictionary'
 import { capital } from '../ui/words'
 import { PlantDrawing, usualStates } from './drawing'
-import { Edit, Editing, listOf } from './Edit'
+import { Edit, Editing } from './Edit'
 import { PartOfPlant } from './PartOfPlant'
 import { useCard, useChecks, useTaxon } from './queries'
-import { Sourced } from './Sourced'
+import { Citing, Sourced, Sources } from './Sourced'
 import { Year } from './Year'
 
 type TaxonView = Schemas['TaxonView']
@@ -46,59 +47,62 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
   const name = t.commonNames[0] ?? t.name
   return (
     <Editing.Provider value={editing}>
-      <Page
-        title={name}
-        actions={
-          <>
-            <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
-            <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
-              Put on the tray
-            </Button>
-            <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>
-              {editing ? 'Done changing' : 'Change this card'}
-            </Button>
-          </>
-        }
-      >
-        <Names t={t} />
-        {t.draft && (
-          <p className="border-amber bg-amber-pale mb-3 border-l-8 px-3 py-2" role="note">
-            <strong>DRAFT.</strong> It can be identified, not gathered.{' '}
-            {t.missing.length > 0 && <>Still wanting: {t.missing.join('; ')}.</>}
-          </p>
-        )}
-        {editing && <OwnVersion t={t} />}
-        <div className="grid gap-3 lg:grid-cols-[17rem_minmax(0,1fr)_minmax(0,1fr)]">
-          <div className="space-y-3">
-            <Section>
-              <PlantDrawing
-                characters={usualStates(t.characters, stage)}
-                stage={stage}
-                label={`Drawing of ${name}, ${STAGE[stage]}, from its characters`}
-              />
-              <Year taxon={t} stage={stage} onStage={setStage} />
-            </Section>
-            <Place t={t} />
+      <Citing taxon={t}>
+        <Page
+          title={name}
+          actions={
+            <>
+              <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
+              <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
+                Put on the tray
+              </Button>
+              <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>
+                {editing ? 'Done changing' : 'Change this card'}
+              </Button>
+            </>
+          }
+        >
+          <Names t={t} />
+          {t.draft && (
+            <p className="border-amber bg-amber-pale mb-3 border-l-8 px-3 py-2" role="note">
+              <strong>DRAFT.</strong> It can be identified, not gathered.{' '}
+              {t.missing.length > 0 && <>Still wanting: {t.missing.join('; ')}.</>}
+            </p>
+          )}
+          {editing && <OwnVersion t={t} />}
+          <div className="grid gap-3 lg:grid-cols-[17rem_minmax(0,1fr)_minmax(0,1fr)]">
+            <div className="space-y-3">
+              <Section>
+                <PlantDrawing
+                  characters={usualStates(t.characters, stage)}
+                  stage={stage}
+                  label={`Drawing of ${name}, ${STAGE[stage]}, from its characters`}
+                />
+                <Year taxon={t} stage={stage} onStage={setStage} />
+              </Section>
+              <Place t={t} />
+            </div>
+            <div className="space-y-3">
+              <LookAlikes t={t} />
+              <Section title="Parts and doses">
+                {t.parts.length === 0 && <Empty>Nothing of it is gathered.</Empty>}
+                {t.parts.map((p) => (
+                  <PartOfPlant key={p.part} t={t} p={p} checks={checks} />
+                ))}
+              </Section>
+              <Uses t={t} checks={checks} />
+            </div>
+            <div className="space-y-3">
+              <Cautions t={t} checks={checks} />
+              <CharactersAt t={t} stage={stage} checks={checks} />
+              <Sources checks={checks} />
+            </div>
           </div>
-          <div className="space-y-3">
-            <LookAlikes t={t} />
-            <Section title="Parts and doses">
-              {t.parts.length === 0 && <Empty>Nothing of it is gathered.</Empty>}
-              {t.parts.map((p) => (
-                <PartOfPlant key={p.part} t={t} p={p} checks={checks} />
-              ))}
-            </Section>
-            <Uses t={t} checks={checks} />
+          <div className="mt-4">
+            <SafetyLine />
           </div>
-          <div className="space-y-3">
-            <Cautions t={t} checks={checks} />
-            <CharactersAt t={t} stage={stage} checks={checks} />
-          </div>
-        </div>
-        <div className="mt-4">
-          <SafetyLine />
-        </div>
-      </Page>
+        </Page>
+      </Citing>
     </Editing.Provider>
   )
 }
@@ -111,7 +115,7 @@ function Names({ t }: { t: TaxonView }) {
     <div className="mb-3">
       <p>
         <span className="font-plant text-lg italic">{t.name}</span> {t.author} · {t.family} · {t.lifeForm},{' '}
-        {ORIGIN[t.origin]} · <Danger level={t.danger} />
+        {ORIGIN[t.origin]} · <Danger level={t.danger} takenFor={t.takenFor} />
       </p>
       <p className="text-soft text-sm">
         <Edit

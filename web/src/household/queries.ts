@@ -7,7 +7,7 @@ export const useSession = () =>
     queryKey: ['session'],
     queryFn: async () => {
       const session = await ask(api.GET('/api/session'))
-      setNow(session.now)
+      setNow(session.now, session.zone)
       return session
     },
     staleTime: 60_000,

@@ -1,14 +1,15 @@
+import { number } from '../ui/read'
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { useSession } from '../household/queries'
-import { Button, ButtonLink, Input, number, NumberInput } from '../ui/controls'
+import { Button, ButtonLink, Input, NumberInput } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
-import { date, figure, isoToday, range } from '../ui/words'
+import { date, figure, range } from '../ui/words'
 import { Steps } from './parts'
 import { useBatch } from './queries'
 
@@ -118,14 +119,13 @@ function BatchPage({ batch }: { batch: BatchView }) {
 
 function Shake({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
-  const session = useSession()
   const [id] = useState(() => v7())
   const shake = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/shakes', {
           params: { path: { id: batch.id } },
-          body: { id, on: session.data?.today ?? isoToday() },
+          body: { id, on: isoToday() },
         }),
       ),
     onSettled: () => queries.invalidateQueries(),
@@ -194,14 +194,13 @@ function Spoon({ batch }: { batch: BatchView }) {
 
 function Press({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
-  const session = useSession()
   const [amount, setAmount] = useState('')
   const press = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/press', {
           params: { path: { id: batch.id }, header: ifMatch(batch.version) },
-          body: { yieldAmount: number(amount), on: session.data?.today ?? isoToday() },
+          body: { yieldAmount: number(amount), on: isoToday() },
         }),
       ),
     onSuccess: () => queries.invalidateQueries(),
@@ -233,7 +232,6 @@ function Press({ batch }: { batch: BatchView }) {
 
 function Fill({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
-  const session = useSession()
   const salve = batch.kind === 'SALVE'
   const [rows, setRows] = useState([{ capacity: salve ? '30' : '50', count: '1' }])
   const [place, setPlace] = useState('still-room, dark cupboard')
@@ -246,7 +244,7 @@ function Fill({ batch }: { batch: BatchView }) {
             containers: restGone
               ? []
               : rows.map((r) => ({ capacityMl: number(r.capacity), count: number(r.count) })),
-            on: session.data?.today ?? isoToday(),
+            on: isoToday(),
             place,
             restGone,
           },

@@ -49,6 +49,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
     check: (b, signal) => ask(api.POST('/api/making/teas/check', { body: b, signal })),
     start: (b) => ask(api.POST('/api/making/teas', { body: b })),
   })
+  const cold = p?.cold ?? false
   return (
     <BenchPage
       title="Tea"
@@ -79,7 +80,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
         <>
           <dl className="grid grid-cols-2 gap-x-3 gap-y-2">
             <Figure
-              label="Water to heat"
+              label={cold ? 'Cold water' : 'Water to heat'}
               value={figure(p?.waterMl ?? NaN)}
               unit="mL"
               note={p?.waterRangeMl ? `between ${range(p.waterRangeMl)} mL` : undefined}
@@ -88,11 +89,7 @@ function TeaBench({ lots }: { lots: Schemas['LotView'][] }) {
             <Figure
               label="Drink it by"
               value={date(p?.keepsUntil)}
-              note={
-                method === 'COLD_MACERATION'
-                  ? 'the same day, kept cold'
-                  : '24 hours cold, 8 hours in the room'
-              }
+              note={cold ? 'the same day, kept cold' : '24 hours cold, 8 hours in the room'}
             />
           </dl>
         </>

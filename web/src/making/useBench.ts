@@ -1,12 +1,11 @@
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import type { Finding, Schemas } from '../api/client'
-import { useSession } from '../household/queries'
 import { useAcknowledged } from '../ui/Acknowledge'
 import { useLive } from '../ui/useLive'
-import { isoToday } from '../ui/words'
 
 /** What every request for a batch carries beside its own fields. */
 export interface Common {
@@ -39,14 +38,13 @@ export function useBench<B extends object, P extends Plan>({
   check: (body: B & Common, signal: AbortSignal) => Promise<P>
   start: (body: B & Common) => Promise<Schemas['BatchView']>
 }) {
-  const session = useSession()
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [named, setNamed] = useState('')
   const reasons = useAcknowledged()
   const name = named || called
-  const startedOn = session.data?.today ?? isoToday()
+  const startedOn = isoToday()
   const live = useLive(kind, body && { ...body, id, name: kind, startedOn, acknowledged: [] }, check)
   const starting = useMutation({
     mutationFn: () => {

@@ -1,13 +1,13 @@
+import { number } from '../ui/read'
+import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
-import { useSession } from '../household/queries'
-import { Button, Choose, Input, number, NumberInput, Toggle } from '../ui/controls'
+import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { PART } from '../ui/dictionary'
-import { isoToday } from '../ui/words'
 
 type Bought = Schemas['BoughtRequest']
 
@@ -20,7 +20,6 @@ export const LABELS: { value: Bought['label']; label: string; hint: string }[] =
 /** Dried herb from a shop: nobody here saw the plant, so the label is asked about. */
 export function BoughtForm({ onDone }: { onDone: () => void }) {
   const queries = useQueryClient()
-  const session = useSession()
   const taxa = useTaxa()
   const [id] = useState(() => v7())
   const [taxonId, setTaxonId] = useState('')
@@ -47,7 +46,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
             supplier,
             label,
             mouldSeen: mould,
-            on: session.data?.today ?? isoToday(),
+            on: isoToday(),
             harvestedOn: harvested || undefined,
             bestBefore: best || undefined,
             place,

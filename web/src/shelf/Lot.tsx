@@ -12,7 +12,7 @@ import { date, figure, range } from '../ui/words'
 import { LABELS } from './BoughtForm'
 import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
-import { Jar } from './Vessel'
+import { Basket, Jar } from './Vessel'
 
 type LotView = Schemas['LotView']
 
@@ -52,17 +52,30 @@ function LotPage({ lot }: { lot: LotView }) {
       }
     >
       <div className="grid gap-4 lg:grid-cols-[16rem_1fr_1fr]">
-        <Jar
-          jarMl={capacity}
-          herbMl={lot.unit === 'mL' ? 0 : level}
-          liquidMl={lot.unit === 'mL' ? level : 0}
-          unit={lot.unit}
-          label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
-        />
+        {lot.kind === 'HARVEST' ? (
+          <Basket
+            full={lot.amount > 0 ? lot.remaining / lot.amount : 0}
+            label={
+              lot.remaining > 0
+                ? `${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} still in the basket`
+                : 'The basket is empty'
+            }
+          />
+        ) : (
+          <Jar
+            jarMl={capacity}
+            herbMl={lot.unit === 'mL' ? 0 : level}
+            liquidMl={lot.unit === 'mL' ? level : 0}
+            unit={lot.unit}
+            label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
+          />
+        )}
         <Section title="What it is">
           <p className="mb-3">
             <State state={lot.state} expired={lot.expired} />{' '}
-            {lot.state !== 'USABLE' || lot.expired ? (
+            {lot.remaining === 0 ? (
+              <strong>used up</strong>
+            ) : lot.state !== 'USABLE' || lot.expired ? (
               <strong className="text-madder">not to be used</strong>
             ) : (
               <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>

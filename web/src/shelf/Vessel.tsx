@@ -71,6 +71,36 @@ export function Jar({
   )
 }
 
+/** A harvest lies in a basket, as full as what is left of it; an empty basket is empty. */
+export function Basket({ full, label }: { full: number; label: string }) {
+  const clip = useId()
+  const top = 236 - 110 * full
+  return (
+    <svg viewBox="0 0 260 300" role="img" aria-label={label} className="mx-auto h-full max-h-[20rem] w-full">
+      <defs>
+        <clipPath id={clip}>
+          <path d="M20 90H240L214 260H46Z" />
+        </clipPath>
+        <pattern id={`${clip}h`} width="14" height="14" patternUnits="userSpaceOnUse">
+          <path d="M1 12q4 -8 6 -1M8 5q3 -5 5 0" fill="none" stroke="var(--lichen)" strokeWidth="2.2" />
+        </pattern>
+        <pattern id={`${clip}w`} width="24" height="24" patternUnits="userSpaceOnUse">
+          <path d="M0 6h12M12 18h12M6 12v12M18 0v12" stroke="var(--soft)" strokeWidth="2" />
+        </pattern>
+      </defs>
+      <path d="M44 120C44 -8 216 -8 216 120" fill="none" stroke="var(--ink)" strokeWidth="7" />
+      {full > 0 && (
+        <path d={`M30 ${top}Q130 ${top - 40 * full} 230 ${top}V250H30Z`} fill={`url(#${clip}h)`} />
+      )}
+      <g clipPath={`url(#${clip})`}>
+        <rect x="20" y="128" width="220" height="140" fill="var(--sheet)" />
+        <rect x="20" y="128" width="220" height="140" fill={`url(#${clip}w)`} />
+      </g>
+      <path d="M26 128H234M26 128L46 260H214L234 128" fill="none" stroke="var(--ink)" strokeWidth="4" />
+    </svg>
+  )
+}
+
 function niceStep(jarMl: number) {
   const raw = jarMl / 5
   const power = 10 ** Math.floor(Math.log10(raw))

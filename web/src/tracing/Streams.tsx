@@ -5,7 +5,8 @@ import { figure } from '../ui/words'
 
 interface Node {
   id: string
-  label: string
+  lines: string[]
+  code: string
   kind: string
   state: string
   here: boolean
@@ -27,11 +28,14 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
     trace.lots.filter((l) => ['BOTTLE', 'TIN', 'FLASK'].includes(l.kind)).length,
     trace.lots.length / 3,
   )
-  const height = Math.min(560, 90 + rows * 44)
+  // Names are written where there is room for them; a great many lots are told by their codes alone.
+  const named = trace.lots.length <= 30
+  const height = Math.min(named ? 760 : 560, 90 + rows * (named ? 58 : 44))
   if (trace.links.length === 0) return null
   const nodes: Node[] = trace.lots.map((l) => ({
     id: l.id,
-    label: l.kind === 'STAND' ? l.name : l.code,
+    lines: named || l.kind === 'STAND' ? wrapped(l.name) : [],
+    code: l.kind === 'STAND' ? '' : l.code,
     kind: l.kind,
     state: l.state,
     here: l.id === trace.lotId,
@@ -47,10 +51,10 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
     .nodeId((n) => n.id)
     .nodeAlign(sankeyJustify)
     .nodeWidth(16)
-    .nodePadding(20)
+    .nodePadding(named ? 40 : 20)
     .extent([
       [8, 14],
-      [WIDTH - 130, height - 14],
+      [WIDTH - 170, height - 24],
     ])({ nodes, links })
   const bad = (state: string) => state === 'QUARANTINED' || state === 'DESTROYED'
   const path = sankeyLinkHorizontal<Node, Link>()
@@ -88,7 +92,7 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
           />
           <text
             x={(n.x1 ?? 0) + 6}
-            y={((n.y0 ?? 0) + (n.y1 ?? 0)) / 2 + 5}
+            y={((n.y0 ?? 0) + (n.y1 ?? 0)) / 2 + 5 - (n.lines.length + (n.code ? 1 : 0) - 1) * 8}
             fontSize="15"
             fill="var(--ink)"
             stroke="var(--sheet)"
@@ -96,11 +100,28 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
             paintOrder="stroke"
             fontWeight={n.here ? 700 : 400}
           >
-            {n.label}
-            {bad(n.state) ? ' ✕' : ''}
+            {n.lines.map((line, i) => (
+              <tspan key={line} x={(n.x1 ?? 0) + 6} dy={i === 0 ? 0 : 16}>
+                {line}
+              </tspan>
+            ))}
+            <tspan x={(n.x1 ?? 0) + 6} dy={n.lines.length > 0 ? 16 : 0} fontSize="13" fill="var(--soft)">
+              {n.code}
+            </tspan>
+            {bad(n.state) && <tspan fill="var(--madder)"> ✕</tspan>}
           </text>
         </g>
       ))}
     </svg>
   )
+}
+
+/** A name over as many lines as it takes, none longer than the room between two columns. */
+function wrapped(name: string) {
+  return name.split(' ').reduce<string[]>((lines, word) => {
+    const last = lines.at(-1)
+    return last !== undefined && last.length + word.length < 20
+      ? [...lines.slice(0, -1), `${last} ${word}`]
+      : [...lines, word]
+  }, [])
 }

@@ -1,8 +1,8 @@
-import { useQuery } from '@tanstack/react-query'
-import { lazy, Suspense } from 'react'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
-import { ButtonLink, Choose } from '../ui/controls'
+import { Button, ButtonLink, Choose } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { LOT_KIND } from '../ui/dictionary'
@@ -46,9 +46,11 @@ export function Trace() {
 }
 
 function Traced({ id }: { id: string }) {
+  const [all, setAll] = useState(false)
   const trace = useQuery({
-    queryKey: ['trace', id],
-    queryFn: () => ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id } } })),
+    queryKey: ['trace', id, all],
+    queryFn: () => ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id }, query: { all } } })),
+    placeholderData: keepPreviousData,
   })
   return (
     <Loaded query={trace}>
@@ -75,6 +77,13 @@ function Traced({ id }: { id: string }) {
                   lots={t.lots.filter((l) => t.downstream.includes(l.id))}
                   empty="Nothing was made from it."
                 />
+                {t.older > 0 && (
+                  <div className="mt-2">
+                    <Button onClick={() => setAll(true)}>
+                      Show {t.older} older {t.older === 1 ? 'lot' : 'lots'}, used up
+                    </Button>
+                  </div>
+                )}
               </Section>
             </div>
           </>

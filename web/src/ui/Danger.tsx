@@ -10,8 +10,21 @@ const tone: Record<Level, string> = {
   DEADLY: 'text-madder',
 }
 
+type TakenFor = { commonName: string; danger: Level }
+
+/** What a plant does itself and, where it is known, the worst that it is taken for. */
+export function Danger({ level, takenFor }: { level: Level; takenFor?: TakenFor }) {
+  if (!takenFor) return <Badge level={level} words={DANGER[level]} />
+  return (
+    <span className="inline-flex flex-wrap items-baseline gap-x-2">
+      <Badge level={level} words={DANGER[level]} />
+      <Badge level={takenFor.danger} words={`taken for ${takenFor.commonName}, ${DANGER[takenFor.danger]}`} />
+    </span>
+  )
+}
+
 /** Danger by word and shape: more drops in the phial, the last one struck through. */
-export function Danger({ level }: { level: Level }) {
+function Badge({ level, words }: { level: Level; words: string }) {
   const drops: Record<Level, React.ReactNode> = {
     HARMLESS: <path d="M4 13c0-5 4-9 10-10 0 6-3 11-9 11M4 17l2-4" />,
     WEAKER: <path d="M4 13c0-5 4-9 10-10 0 6-3 11-9 11" strokeDasharray="3 2" />,
@@ -25,12 +38,10 @@ export function Danger({ level }: { level: Level }) {
     ),
   }
   return (
-    <span
-      className={`inline-flex items-center gap-1 align-bottom text-sm font-semibold whitespace-nowrap ${tone[level]}`}
-    >
+    <span className={`inline-flex items-baseline gap-1 align-bottom text-sm font-semibold ${tone[level]}`}>
       <svg
         viewBox="0 0 20 20"
-        className="size-4"
+        className="size-4 shrink-0 self-center"
         fill="none"
         stroke="currentColor"
         strokeWidth="2"
@@ -38,7 +49,7 @@ export function Danger({ level }: { level: Level }) {
       >
         {drops[level]}
       </svg>
-      {DANGER[level]}
+      {words}
     </span>
   )
 }

@@ -1,10 +1,24 @@
-/** The time by the server's clock, which in the demo is a calendar of its own. */
+/** The time by the server's clock, which in the demo is a calendar of its own, and the household's day. */
 let ahead = 0
+let zone = 'UTC'
 
-/** Notes what the server's clock showed just now. */
-export function setNow(iso: string) {
+/** Notes what the server's clock showed just now, and where the household counts its days. */
+export function setNow(iso: string, householdZone?: string) {
   ahead = Date.parse(iso) - Date.now()
+  zone = householdZone ?? zone
 }
 
 export const now = () => new Date(Date.now() + ahead)
 export const nowIso = () => now().toISOString()
+
+/** The household's day, wherever the browser stands: 2026-07-15. */
+export function isoToday() {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(now())
+  const part = (type: string) => parts.find((p) => p.type === type)?.value ?? ''
+  return `${part('year')}-${part('month')}-${part('day')}`
+}

@@ -1,3 +1,4 @@
+import { number } from './read'
 import {
   Description,
   Field as HField,
@@ -161,12 +162,6 @@ export function NumberInput({
     />
   )
 }
-
-/** 1,500 is one and a half to some and fifteen hundred to others: not read until it is written otherwise. */
-const AMBIGUOUS = /^\s*[1-9]\d{0,2}[.,]\d{3}\s*$/
-
-export const number = (text: string) =>
-  text.trim() === '' || AMBIGUOUS.test(text) ? NaN : Number(text.replace(',', '.'))
 
 /** Enter opens the list, as the space bar does; a form is sent from its button, never from a chooser. */
 function openOnEnter(e: React.KeyboardEvent<HTMLButtonElement>) {

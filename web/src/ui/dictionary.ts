@@ -81,7 +81,7 @@ export const PART: Record<Part, string> = {
 export const ROUTE: Record<Route, string> = { INTERNAL: 'by mouth', EXTERNAL: 'on the skin' }
 
 export const DANGER: Record<Schemas['TaxonView']['danger'], string> = {
-  HARMLESS: 'harmless to touch or mistake',
+  HARMLESS: 'harmless itself',
   WEAKER: 'weaker than what it is taken for',
   IRRITANT: 'irritant',
   POISONOUS: 'poisonous',

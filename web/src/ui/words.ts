@@ -1,5 +1,3 @@
-import { nowIso } from './clock'
-
 /** Figures and days as they are read aloud. */
 
 export const figure = (value: number, digits = 3) => {
@@ -36,5 +34,3 @@ export const hours = (h: number) => {
   if (h < 48) return `${Math.round(h)} h`
   return `${(h / 24).toFixed(1)} days`
 }
-
-export const isoToday = () => nowIso().slice(0, 10)

@@ -228,15 +228,18 @@ public class IdentifyTest extends InBrowser {
         field("drying temperature of the herb").fill("39");
         button("Keep").click();
         assertThat(page.locator("main")).containsText("39 °C");
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("tick").setExact(true))
-                .first()
-                .click();
+        Locator mark = page.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Source 1: ")))
+                .first();
+        mark.click();
         field("Book and edition").fill("Household herbal, 3rd edition");
         field("Page").fill("88");
         button("It says the same").click();
-        assertThat(page.locator("main")).containsText("checked by Ilse Varga-Holm in Household herbal");
+        assertThat(mark).hasText("1 ✓");
+        mark.click();
+        assertThat(page.getByText("✓ checked by Ilse Varga-Holm in Household herbal, 3rd edition, p. 88"))
+                .isVisible();
+        page.keyboard().press("Escape");
         accessible("a plant being changed");
         button("Back to the card as shipped").click();
         assertThat(page.locator("main")).containsText("42 °C");

@@ -70,7 +70,7 @@ public final class Supply {
             findings.add(Finding.note(
                     "RUNS_OUT",
                     Words.millilitres(onHandMl) + " is there, " + Words.millilitres(plan.totalMl())
-                            + " is needed; it runs out on " + runsOut + ".",
+                            + " is needed; it runs out on " + Words.day(runsOut) + ".",
                     "Make more in time, or shorten the course."));
         }
         return new Result(plan.totalMl(), bottles, runsOut, perDay, findings, because.lines());

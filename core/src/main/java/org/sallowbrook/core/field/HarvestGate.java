@@ -217,8 +217,8 @@ public final class HarvestGate {
         } else if (!tag.validOn(request.on())) {
             findings.add(Finding.stop(
                     "TAG_EXPIRED",
-                    "The stake " + tag.stake() + " rests on an identification of " + tag.confirmedOn() + ", more than "
-                            + Tag.VALID_DAYS + " days ago or after this day.",
+                    "The stake " + tag.stake() + " rests on an identification of " + Words.day(tag.confirmedOn())
+                            + ", more than " + Tag.VALID_DAYS + " days ago or after this day.",
                     "Identify the plant again when it can be told."));
         } else if (!request.examinedSingly()) {
             findings.add(Finding.stop(

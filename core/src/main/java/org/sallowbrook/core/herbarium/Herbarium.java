@@ -2,6 +2,7 @@ package org.sallowbrook.core.herbarium;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,5 +87,17 @@ public final class Herbarium {
     /** What is wrong with one card, which need not be of this herbarium yet. */
     public List<Problem> problems(Taxon taxon) {
         return new CardCheck(this).problems(taxon);
+    }
+
+    /**
+     * The most dangerous plant this one is taken for, by its own card or by the other's: a harmless plant beside a deadly
+     * one is not a harmless find. Empty when nothing it is taken for does more than it does itself.
+     */
+    public Optional<Taxon> worstTakenFor(Taxon taxon) {
+        return taxa().stream()
+                .filter(t -> taxon.lookAlike(t.id()).isPresent()
+                        || t.lookAlike(taxon.id()).isPresent())
+                .filter(t -> t.danger().compareTo(taxon.danger()) > 0 && t.danger() != Danger.WEAKER)
+                .max(Comparator.comparing(Taxon::danger).thenComparing(Taxon::id));
     }
 }

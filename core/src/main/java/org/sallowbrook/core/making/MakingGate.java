@@ -6,6 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 
 /** Gates of the bench: what may go into a preparation. */
 public final class MakingGate {
@@ -70,7 +71,7 @@ public final class MakingGate {
         if (i.bestBefore() != null && on.isAfter(i.bestBefore())) {
             findings.add(Finding.stop(
                     "EXPIRED",
-                    i.name() + " is past its date, " + i.bestBefore() + ".",
+                    i.name() + " is past its date, " + Words.day(i.bestBefore()) + ".",
                     "It is good for compost only."));
         }
     }

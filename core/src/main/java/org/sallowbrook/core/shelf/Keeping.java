@@ -134,7 +134,8 @@ public final class Keeping {
         because.add(
                 form.isShort()
                         ? shortLife(form, best)
-                        : "Its own life is " + months + " months from " + request.madeOn() + ": " + best + ".");
+                        : "Its own life is " + months + " months from " + Words.day(request.madeOn()) + ": "
+                                + Words.day(best) + ".");
         if (request.planDays() != null) {
             LocalDate planned = request.madeOn().plusDays(request.planDays());
             because.add("By its plan it keeps " + request.planDays() + " days: " + planned + ".");
@@ -142,17 +143,17 @@ public final class Keeping {
         }
         if (form.carriesInputs()) {
             for (Input input : request.inputs()) {
-                because.add(input.name() + " is good until " + input.bestBefore() + ".");
+                because.add(input.name() + " is good until " + Words.day(input.bestBefore()) + ".");
                 best = earlier(best, input.bestBefore());
             }
         }
         if (request.openedOn() != null && form.openedMonths != null) {
             LocalDate opened = after(request.openedOn(), form.openedMonths, 0, factor);
-            because.add(
-                    "Opened on " + request.openedOn() + " it keeps " + form.openedMonths + " months: " + opened + ".");
+            because.add("Opened on " + Words.day(request.openedOn()) + " it keeps " + form.openedMonths + " months: "
+                    + Words.day(opened) + ".");
             best = earlier(best, opened);
         }
-        because.add("The earliest counts: " + best + ".");
+        because.add("The earliest counts: " + Words.day(best) + ".");
         return new Result(best, because, findings);
     }
 
@@ -165,8 +166,9 @@ public final class Keeping {
     private static String shortLife(Form form, LocalDate best) {
         return switch (form) {
             case TEA, DECOCTION, COLD_MACERATE ->
-                "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: " + best + ".";
-            default -> "It keeps " + form.days + " days, cold: " + best + ".";
+                "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: "
+                        + Words.day(best) + ".";
+            default -> "It keeps " + form.days + " days, cold: " + Words.day(best) + ".";
         };
     }
 

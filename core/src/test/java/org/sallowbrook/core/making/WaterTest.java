@@ -34,6 +34,8 @@ public class WaterTest {
             {"ROOT", Cut.CUT, Set.of(), School.LONG_WARM, Method.LONG_INFUSION},
             {"ROOT", Cut.POWDER, Set.of(), School.SIMMER, Method.INFUSION},
             {"ROOT", Cut.CUT, Set.of(Constituent.MUCILAGE), School.SIMMER, Method.COLD_MACERATION},
+            {"FLOWER", Cut.WHOLE, Set.of(Constituent.MUCILAGE, Constituent.VOLATILE_OIL), School.SIMMER, Method.INFUSION
+            },
             {"FRUIT", Cut.CUT, Set.of(Constituent.VOLATILE_OIL), School.SIMMER, Method.INFUSION},
             {"TOUGH_LEAF", Cut.WHOLE, Set.of(), School.SIMMER, Method.DECOCTION}
         };

@@ -38,10 +38,14 @@ class HerbariumController {
             String name,
             String commonName,
             Danger danger,
+            @Nullable TakenForView takenFor,
             Boolean draft,
             Group group,
             List<Taxon.Part> parts,
             @Nullable FoundView foundBy) {}
+
+    /** The most dangerous plant it is taken for. */
+    record TakenForView(String taxon, String commonName, Danger danger) {}
 
     record FoundView(String name, Found.Kind kind, Integer slips) {}
 
@@ -134,6 +138,7 @@ class HerbariumController {
             String lifeForm,
             Taxon.Origin origin,
             Danger danger,
+            @Nullable TakenForView takenFor,
             Boolean draft,
             List<String> missing,
             Boolean genusEnough,
@@ -194,16 +199,25 @@ class HerbariumController {
                 .toList();
     }
 
-    private static TaxonSummary summary(Taxon t, @Nullable FoundView found) {
+    private TaxonSummary summary(Taxon t, @Nullable FoundView found) {
         return new TaxonSummary(
                 t.id(),
                 t.name(),
                 t.commonName(),
                 t.danger(),
+                takenFor(t),
                 t.draft(),
                 t.group(),
                 t.parts().stream().map(Taxon.UsedPart::part).toList(),
                 found);
+    }
+
+    private @Nullable TakenForView takenFor(Taxon t) {
+        return herbarium
+                .herbarium()
+                .worstTakenFor(t)
+                .map(w -> new TakenForView(w.id(), w.commonName(), w.danger()))
+                .orElse(null);
     }
 
     /** @param decisive tells the listed pair for sure; @param here what the first shows, in words */
@@ -288,6 +302,7 @@ class HerbariumController {
                 t.lifeForm(),
                 t.origin(),
                 t.danger(),
+                takenFor(t),
                 t.draft(),
                 Herbarium.missing(t),
                 t.genusEnough(),

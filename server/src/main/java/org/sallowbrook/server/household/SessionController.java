@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Member;
@@ -32,6 +31,7 @@ class SessionController {
 
     /**
      * @param setup whether the first account is still to be made
+     * @param zone in which the household counts its days
      * @param now by the clock of the server, which in the demo is a calendar of its own
      */
     record SessionView(
@@ -42,7 +42,7 @@ class SessionController {
             Member.@Nullable Role role,
             @Nullable String household,
             @Nullable String region,
-            @Nullable LocalDate today,
+            @Nullable String zone,
             Instant now) {}
 
     private final SignIn signIn;
@@ -81,7 +81,7 @@ class SessionController {
                     member.role(),
                     signIn.householdName(member.householdId()),
                     people.region(),
-                    people.today(),
+                    people.zone().getId(),
                     clock.instant());
         }
         return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, clock.instant());

@@ -80,8 +80,10 @@ class WaterOilSalveService {
     record TimelineView(Double minute, String action, String herb) {}
 
     /** What the page draws; the parts that do not belong to the kind are null. */
+    /** @param cold whether the water stays cold */
     record PlanView(
             Boolean feasible,
+            Boolean cold,
             @Nullable Double waterMl,
             @Nullable Range waterRangeMl,
             List<TimelineView> timeline,
@@ -223,6 +225,7 @@ class WaterOilSalveService {
                 honey);
         PlanView view = new PlanView(
                 true,
+                keptAs(plan) == Keeping.Form.COLD_MACERATE,
                 plan.waterMl(),
                 Range.of(plan.waterRangeMl()),
                 plan.timeline().stream()
@@ -314,6 +317,7 @@ class WaterOilSalveService {
                 null);
         PlanView view = new PlanView(
                 true,
+                false,
                 null,
                 null,
                 List.of(),
@@ -399,6 +403,7 @@ class WaterOilSalveService {
                 null);
         PlanView view = new PlanView(
                 true,
+                false,
                 null,
                 null,
                 List.of(),
@@ -458,7 +463,7 @@ class WaterOilSalveService {
 
     private static PlanView infeasible(List<Finding> findings, List<String> because) {
         return new PlanView(
-                false, null, null, List.of(), null, null, null, null, null, null, null, null, List.of(), findings,
-                because);
+                false, false, null, null, List.of(), null, null, null, null, null, null, null, null, List.of(),
+                findings, because);
     }
 }

@@ -25,6 +25,9 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " and (l.state = :setAside or l.bestBefore <= :until)")
     List<Lot> toSee(Collection<LotKind> kinds, Product.State setAside, LocalDate until);
 
+    @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
+    List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
+
     List<Lot> findAllByKindOrderByName(LotKind kind);
 
     boolean existsByTaxonId(String taxonId);

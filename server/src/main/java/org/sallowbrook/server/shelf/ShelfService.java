@@ -312,6 +312,12 @@ public class ShelfService implements UsesTaxon, DueSource {
         return lots.findAllById(ids).stream().map(l -> view(l, today)).toList();
     }
 
+    /** Of these, what is not used up, or made since a day. */
+    @Transactional(readOnly = true)
+    public List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since) {
+        return ids.isEmpty() ? List.of() : lots.thereOrMadeSince(ids, since);
+    }
+
     /** Every link that touches one of the lots. */
     @Transactional(readOnly = true)
     public List<LinkView> links(Collection<UUID> ids) {

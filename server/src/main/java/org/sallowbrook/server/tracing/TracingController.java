@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -41,8 +42,8 @@ class TracingController {
     }
 
     @GetMapping("/lots/{id}")
-    TracingService.TraceView trace(@PathVariable UUID id) {
-        return tracing.trace(id);
+    TracingService.TraceView trace(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
+        return tracing.trace(id, all);
     }
 
     @PostMapping("/stands/{id}/doubt")

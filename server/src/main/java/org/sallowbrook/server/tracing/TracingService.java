@@ -13,6 +13,7 @@ import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.field.GroundCondemned;
+import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -28,12 +29,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class TracingService {
 
+    /**
+     * @param older how many more were made from it before {@link #RECENT_MONTHS} and are used up; doubt reaches them all the
+     *     same
+     */
     public record TraceView(
             UUID lotId,
             List<ShelfService.LotView> lots,
             List<ShelfService.LinkView> links,
             List<UUID> upstream,
-            List<UUID> downstream) {}
+            List<UUID> downstream,
+            Integer older) {}
+
+    private static final int RECENT_MONTHS = 18;
 
     public record Quarantined(FieldService.StandView stand, List<ShelfService.LotView> lots) {}
 
@@ -56,39 +64,72 @@ public class TracingService {
             )
             select id from reached where id <> :lot""";
 
+    private static final String ABOVE_ALL = """
+            with recursive reached(id) as (
+                select unnest(cast(:lots as uuid[]))
+                union
+                select l.from_lot from lot_link l join reached r on l.to_lot = r.id
+                where l.household_id = :household
+            )
+            select id from reached""";
+
     private final JdbcClient jdbc;
+    private final PeopleService people;
     private final ShelfService shelf;
     private final FieldService field;
     private final DryingService drying;
     private final Gatekeeper gatekeeper;
 
     TracingService(
-            JdbcClient jdbc, ShelfService shelf, FieldService field, DryingService drying, Gatekeeper gatekeeper) {
+            JdbcClient jdbc,
+            PeopleService people,
+            ShelfService shelf,
+            FieldService field,
+            DryingService drying,
+            Gatekeeper gatekeeper) {
         this.drying = drying;
         this.jdbc = jdbc;
+        this.people = people;
         this.shelf = shelf;
         this.field = field;
         this.gatekeeper = gatekeeper;
     }
 
+    /** @param all with what was made long ago and is used up; a stand of many years has hundreds of these */
     @Transactional(readOnly = true)
-    public TraceView trace(UUID lotId) {
+    public TraceView trace(UUID lotId, boolean all) {
         ShelfService.LotView lot = shelf.lot(lotId);
         List<UUID> up = reach(UPSTREAM, lotId);
         List<UUID> down = reach(DOWNSTREAM, lotId);
-        Set<UUID> all = new HashSet<>(up);
-        all.addAll(down);
-        all.add(lotId);
-        List<ShelfService.LotView> lots = new ArrayList<>(shelf.lots(all));
+        List<UUID> shown = all ? down : recent(down);
+        Set<UUID> ids = new HashSet<>(up);
+        ids.addAll(shown);
+        ids.add(lotId);
+        List<ShelfService.LotView> lots = new ArrayList<>(shelf.lots(ids));
         lots.sort(java.util.Comparator.comparing(ShelfService.LotView::kind).thenComparing(ShelfService.LotView::code));
         return new TraceView(
                 lot.id(),
                 lots,
-                shelf.links(all).stream()
-                        .filter(l -> all.contains(l.from()) && all.contains(l.to()))
+                shelf.links(ids).stream()
+                        .filter(l -> ids.contains(l.from()) && ids.contains(l.to()))
                         .toList(),
                 up,
-                down);
+                shown,
+                down.size() - shown.size());
+    }
+
+    /** With all that lies between: a bottle that is still there keeps the jar it came from in the picture. */
+    private List<UUID> recent(List<UUID> down) {
+        List<UUID> recent = shelf.thereOrMadeSince(down, people.today().minusMonths(RECENT_MONTHS));
+        if (recent.isEmpty() || recent.size() == down.size()) {
+            return recent;
+        }
+        Set<UUID> above = new HashSet<>(jdbc.sql(ABOVE_ALL)
+                .param("lots", recent.toArray(UUID[]::new))
+                .param("household", Member.current().householdId())
+                .query(UUID.class)
+                .list());
+        return down.stream().filter(above::contains).toList();
     }
 
     /** Doubts a stand and quarantines everything made from it, in one transaction. */

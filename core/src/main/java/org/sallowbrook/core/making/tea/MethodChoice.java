@@ -53,7 +53,9 @@ public record MethodChoice(Tea.Method method, String reason) {
                 .done();
         String f = form.toUpperCase(Locale.ROOT);
         String words = f.toLowerCase(Locale.ROOT).replace('_', ' ');
-        if (MUCILAGE.contains(f) || constituents.contains(Constituent.MUCILAGE)) {
+        // Scent does not come out cold: an aromatic flower with some mucilage, such as lime, is infused like its like.
+        if (MUCILAGE.contains(f)
+                || constituents.contains(Constituent.MUCILAGE) && !constituents.contains(Constituent.VOLATILE_OIL)) {
             return new MethodChoice(
                     Tea.Method.COLD_MACERATION, "mucilage comes out in cold water, and heat spoils it.");
         }
