@@ -91,6 +91,17 @@ public abstract class InBrowser {
         return page;
     }
 
+    /** A page of its own, without the application, in a time zone; closed with the test class. */
+    protected final Page emptyPage(String zone) {
+        if (context != null) {
+            context.close();
+        }
+        context = browser.newContext(new Browser.NewContextOptions().setTimezoneId(zone));
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        page = context.newPage();
+        return page;
+    }
+
     protected final void signIn(String name) {
         go("/sign-in");
         field("Name").fill(name);
