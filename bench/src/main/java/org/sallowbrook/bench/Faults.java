@@ -22,15 +22,16 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
- * Breaks things while somebody writes: the application killed, PostgreSQL killed, the database away and back. Every write
+ * Breaks things while somebody writes: the application killed, PostgreSQL killed, the database away and back, the disk full. Every write
  * that was acknowledged must be there once, whatever was retried: docs/measurements.md, section faults.
  *
  * <p>Started by {@code ./sallowbrook bench faults}, on a throwaway database that writes to disk as a household's does.
  */
 public final class Faults {
 
-    private static final int KILLS_OF_THE_APPLICATION = 100;
-    private static final int KILLS_OF_POSTGRES = 20;
+    private static final int KILLS_OF_THE_APPLICATION = times("SALLOWBROOK_BENCH_KILLS", 100);
+    private static final int KILLS_OF_POSTGRES = times("SALLOWBROOK_BENCH_DATABASE_KILLS", 20);
+    private static final int MOST_MB = 2048;
     private static final int WRITERS = 3;
 
     private final String base = "http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT");
@@ -42,6 +43,11 @@ public final class Faults {
 
     private final Set<String> unclear = ConcurrentHashMap.newKeySet();
     private Process app;
+
+    private static int times(String name, int usual) {
+        String given = System.getenv(name);
+        return given == null ? usual : Integer.parseInt(given);
+    }
 
     public static void main(String[] args) throws Exception {
         new Faults().run();
@@ -84,14 +90,50 @@ public final class Faults {
         String awayWords = away.statusCode() + " " + away.body();
         postgres("start");
         awaitWrite();
+        String full = fullDisk();
         on.set(false);
         for (Thread writer : writers) {
             writer.join();
         }
-        report(worst, recovery, awayWords, afterKills);
+        report(worst, recovery, awayWords, full, afterKills);
         app.destroy();
         app.waitFor(20, TimeUnit.SECONDS);
     }
+
+    /** Fills the small file system the database lies on, until a write is refused; then makes room again. */
+    private String fullDisk() throws IOException, InterruptedException {
+        if (Files.getFileStore(folder).getTotalSpace() > MOST_MB * 1024L * 1024) {
+            return "not tried: the folder is not on a small file system (root is needed to make one)";
+        }
+        Path filler = folder.resolve("filler");
+        int before = acknowledged.size();
+        try (var out = Files.newOutputStream(filler)) {
+            byte[] block = new byte[1 << 16];
+            while (true) {
+                out.write(block);
+            }
+        } catch (IOException full) {
+            // That is what was wanted.
+        }
+        String words = "";
+        for (int i = 0; i < 600 && words.isEmpty(); i++) {
+            Thread.sleep(100);
+            words = refused;
+            refused = "";
+        }
+        Files.delete(filler);
+        int during = acknowledged.size() - before;
+        long begin = System.nanoTime();
+        if (!postgresRuns()) {
+            postgres("start");
+        }
+        awaitWrite();
+        return "after %d more writes: `%s`; %.1f s after there was room again the next write was kept"
+                .formatted(during, words.replace("\n", " "), (System.nanoTime() - begin) / 1e9);
+    }
+
+    /** What the last write that was not kept was told. */
+    private volatile String refused = "";
 
     private Visitor awayVisitor;
 
@@ -146,8 +188,10 @@ public final class Faults {
                     sent = 0;
                 } else if (answer.statusCode() == 401 || answer.statusCode() == 403) {
                     visitor = null;
-                } else if (!answer.body().contains("\"detail\"")
-                        || !answer.body().contains("not saved")) {
+                } else {
+                    refused = answer.statusCode() + " " + answer.body();
+                }
+                if (answer.statusCode() >= 402 && !answer.body().contains("not saved")) {
                     unclear.add(answer.statusCode() + " " + answer.body());
                 }
             } catch (IOException | IllegalStateException e) {
@@ -166,6 +210,24 @@ public final class Faults {
         if (acknowledged.size() == before) {
             throw new IllegalStateException("nothing was written for a minute");
         }
+    }
+
+    private boolean postgresRuns() throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>();
+        if (System.getProperty("user.name").equals("root")) {
+            command.addAll(List.of("runuser", "-u", "postgres", "--"));
+        }
+        command.addAll(List.of(
+                System.getenv("SALLOWBROOK_PG_BIN") + "/pg_ctl",
+                "-D",
+                folder.resolve("cluster").toString(),
+                "status"));
+        return new ProcessBuilder(command)
+                        .redirectErrorStream(true)
+                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                        .start()
+                        .waitFor()
+                == 0;
     }
 
     private void postgres(String what) throws IOException, InterruptedException {
@@ -213,7 +275,8 @@ public final class Faults {
         throw new IllegalStateException("PostgreSQL would not " + what);
     }
 
-    private void report(long worst, long recovery, String away, int afterKills) throws SQLException, IOException {
+    private void report(long worst, long recovery, String away, String full, int afterKills)
+            throws SQLException, IOException {
         Set<UUID> there = new HashSet<>();
         int doubled = 0;
         try (Connection db = DriverManager.getConnection(
@@ -243,7 +306,7 @@ public final class Faults {
                 | PostgreSQL killed (SIGKILL), then away and back | %d | %d | | |
                 | all | | %d, of them %d sent more than once | %d | %d |
 
-                Longest until signed in again after a kill of the application, its start included: %.1f s; until the next write after a kill of PostgreSQL: %.1f s. With the database away: `%s`. Answers to a failed write that did not say "not saved": %d.
+                Longest until signed in again after a kill of the application, its start included: %.1f s; until the next write after a kill of PostgreSQL: %.1f s. With the database away: `%s`. On a full disk %s. Answers to a failed write that did not say "not saved": %d.
                 """,
                 WRITERS,
                 KILLS_OF_THE_APPLICATION,
@@ -257,6 +320,7 @@ public final class Faults {
                 worst / 1e9,
                 recovery / 1e9,
                 away.replace("\n", " "),
+                full,
                 unclear.size());
         Measurements.write("faults", text);
         unclear.stream().limit(5).forEach(System.out::println);
