@@ -72,7 +72,9 @@ function LotPage({ lot }: { lot: LotView }) {
         )}
         <Section title="What it is">
           <p className="mb-3">
-            <State state={lot.state} expired={lot.expired} />{' '}
+            {(lot.remaining > 0 || lot.state !== 'USABLE') && (
+              <State state={lot.state} expired={lot.expired} />
+            )}{' '}
             {lot.remaining === 0 ? (
               <strong>used up</strong>
             ) : lot.state !== 'USABLE' || lot.expired ? (
@@ -90,9 +92,11 @@ function LotPage({ lot }: { lot: LotView }) {
               unit={lot.unit}
               note={`of ${figure(lot.amount)}`}
             />
-            <Figure label="Best before" value={date(lot.bestBefore)} />
-            <Figure label="Made" value={date(lot.madeOn)} />
-            <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
+            {lot.bestBefore && <Figure label="Best before" value={date(lot.bestBefore)} />}
+            <Figure label={lot.kind === 'HARVEST' ? 'Picked' : 'Made'} value={date(lot.madeOn)} />
+            {lot.kind !== 'HARVEST' && (
+              <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
+            )}
             {lot.moisture && <Figure label="Water, wet basis" value={range(lot.moisture, 100)} unit="%" />}
             {lot.strengthPercent != null && lot.strengthPercent > 0 && (
               <Figure label="Strength, at most" value={figure(lot.strengthPercent)} unit="% vol" />
@@ -110,18 +114,20 @@ function LotPage({ lot }: { lot: LotView }) {
           )}
         </Section>
         <div className="space-y-4">
-          <Section title="Made from">
-            <ul>
-              {lot.herbs.map((h) => (
-                <li key={h.taxonId + h.part}>
-                  <Link className="underline" to={`/herbarium/${h.taxonId}`}>
-                    {h.commonName}
-                  </Link>
-                  , {PART[h.part]}: {figure(h.driedG)} g dried
-                </li>
-              ))}
-            </ul>
-          </Section>
+          {lot.herbs.length > 0 && (
+            <Section title="Made from">
+              <ul>
+                {lot.herbs.map((h) => (
+                  <li key={h.taxonId + h.part}>
+                    <Link className="underline" to={`/herbarium/${h.taxonId}`}>
+                      {h.commonName}
+                    </Link>
+                    , {PART[h.part]}: {figure(h.driedG)} g dried
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
           {lot.state !== 'USABLE' && (
             <Findings
               findings={[

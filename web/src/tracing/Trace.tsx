@@ -109,7 +109,11 @@ function LotList({ lots, empty }: { lots: LotView[]; empty: string }) {
               {l.holder ? `, with ${l.holder}` : ''}
             </span>
           </span>
-          <State state={l.state} expired={l.expired} />
+          {l.state === 'USABLE' && l.amount > 0 && l.remaining === 0 ? (
+            <span className="text-soft text-sm">used up</span>
+          ) : (
+            <State state={l.state} expired={l.expired} />
+          )}
         </li>
       ))}
     </ul>

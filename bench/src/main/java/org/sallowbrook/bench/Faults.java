@@ -146,10 +146,13 @@ public final class Faults {
     }
 
     private void start() throws IOException, InterruptedException {
+        // With the archive of classes, as the start command does.
         app = new ProcessBuilder(
                         "java",
                         "-XX:+UseSerialGC",
                         "-XX:TieredStopAtLevel=1",
+                        "-Xshare:auto",
+                        "-XX:SharedArchiveFile=" + Path.of("server", "target", "app.jsa"),
                         "-jar",
                         jar.toString(),
                         "--spring.profiles.active=demo")
@@ -164,7 +167,7 @@ public final class Faults {
                 if (!app.isAlive()) {
                     throw new IllegalStateException("it stopped: " + Files.readString(folder.resolve("faults.log")));
                 }
-                Thread.sleep(100);
+                Thread.sleep(250);
             }
         }
     }
@@ -196,9 +199,19 @@ public final class Faults {
                 }
             } catch (IOException | IllegalStateException e) {
                 visitor = null;
+                pause();
             } catch (InterruptedException e) {
                 return;
             }
+        }
+    }
+
+    /** As long as a person would wait at least, and so that those who wait do not take the time of the start. */
+    private static void pause() {
+        try {
+            Thread.sleep(500);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 

@@ -187,7 +187,7 @@ class HerbariumController {
         Herbarium all = herbarium.herbarium();
         if (q == null || q.isBlank()) {
             return all.taxa().stream()
-                    .sorted(Comparator.comparing(Taxon::commonName))
+                    .sorted(Comparator.comparing(Taxon::commonName, String.CASE_INSENSITIVE_ORDER))
                     .map(t -> summary(t, null))
                     .toList();
         }
@@ -270,7 +270,7 @@ class HerbariumController {
     List<DrawingView> drawings(@RequestParam(required = false) @Nullable LifeStage stage) {
         return herbarium.herbarium().taxa().stream()
                 .filter(t -> stage == null || t.months().containsKey(stage))
-                .sorted(Comparator.comparing(Taxon::commonName))
+                .sorted(Comparator.comparing(Taxon::commonName, String.CASE_INSENSITIVE_ORDER))
                 .map(t -> {
                     LifeStage at = stage == null ? mostTelling(t) : stage;
                     return new DrawingView(t.id(), t.commonName(), t.name(), t.danger(), t.group(), at, t.usual(at));
