@@ -56,6 +56,9 @@ public final class Proposal {
         Dose.ChildRules rules = Dose.childRules(
                 new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()), new java.util.ArrayList<>());
         Double child = adult < 0.1 ? null : Dose.childMl(adult, rules, school);
+        if (child != null && !(child > 0)) {
+            return new Result(null, "A child's part of it is less than can be measured of so strong a product.");
+        }
         return child == null
                 ? new Result(
                         null,

@@ -99,4 +99,24 @@ public class HerbariumTest {
                                 .extracting(InvalidInput.Violation::field)
                                 .containsExactly("cost", "error", "states"));
     }
+
+    /** Either card may name the other; what does no more than the plant itself is no worse to be taken for. */
+    @Test
+    public void theWorstThatAPlantIsTakenForIsFoundFromBothSides() {
+        Taxon mild = Cards.card("mild").lookAlike("sore").build();
+        Taxon sore = Cards.card("sore").danger(Danger.IRRITANT).build();
+        Taxon deadly = Cards.card("deadly")
+                .danger(Danger.DEADLY)
+                .lookAlike("mild")
+                .lookAlike("bane")
+                .build();
+        Taxon bane = Cards.card("bane").danger(Danger.DEADLY).build();
+        Taxon weak = Cards.card("weak").danger(Danger.WEAKER).lookAlike("alone").build();
+        Taxon alone = Cards.card("alone").build();
+        Herbarium all = new Herbarium(Cards.vocabulary(2), List.of(mild, sore, deadly, bane, weak, alone));
+        assertThat(all.worstTakenFor(mild)).contains(deadly);
+        assertThat(all.worstTakenFor(sore)).isEmpty();
+        assertThat(all.worstTakenFor(bane)).as("not worse than itself").isEmpty();
+        assertThat(all.worstTakenFor(alone)).as("weaker is no danger").isEmpty();
+    }
 }
