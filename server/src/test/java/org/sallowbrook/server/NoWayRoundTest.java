@@ -203,6 +203,94 @@ public class NoWayRoundTest extends ServerTest {
         }
     }
 
+    /** What may become of somebody after a course was begun. */
+    @DataProvider
+    public Object[][] everyChangeOfAPerson() {
+        List<Object[]> rows = new ArrayList<>();
+        for (Object[] change : new Object[][] {
+            {"trimester", 1},
+            {"trimester", 3},
+            {"breastFeeding", true},
+            {"bornOn", today().minusYears(11).toString()},
+            {"conditions", List.of("FLUID_RETENTION")},
+            {"allergyFamilies", List.of("Urticaceae")},
+            {"allergyFamilies", List.of("the NETTLE family ")},
+        }) {
+            rows.add(new Object[] {change[0], change[1], "ilse"});
+            rows.add(new Object[] {change[0], change[1], "tam"});
+        }
+        return rows.toArray(Object[][]::new);
+    }
+
+    private Chain shared;
+
+    private Chain shared() {
+        if (shared == null) {
+            shared = new Chain(as("ilse"), today(), now());
+        }
+        return shared;
+    }
+
+    private void become(Chain chain, Map<String, Object> changes) {
+        Map<String, Object> body = Chain.personBody(java.util.UUID.fromString(chain.person));
+        body.putAll(changes);
+        int version = chain.client
+                .get("/api/people/" + chain.person)
+                .body()
+                .path("version")
+                .asInt();
+        chain.client.change("PUT", "/api/people/" + chain.person, body, version).expect(200);
+    }
+
+    /** The gates judge who somebody is now, not who they were when the course was begun. */
+    @Test(dataProvider = "everyChangeOfAPerson")
+    public void aChangeOfThePersonStopsTheNextDoseAndAnyNewCourse(String field, Object value, String member) {
+        Chain chain = shared();
+        Client who = as(member);
+        become(chain, Map.of(field, value));
+        for (Path path : List.of(Path.COURSE, Path.DOSE)) {
+            var answer = PATHS.get(path).apply(chain, who);
+            assertThat(answer.status()).as(path + " " + answer.words()).isEqualTo(422);
+            assertThat(answer.codes())
+                    .as(answer.words())
+                    .anyMatch(code -> code.startsWith("CAUTION_") || code.startsWith("ALLERG") || code.contains("AGE"));
+        }
+        become(chain, Map.of());
+        assertThat(chain.client
+                        .get("/api/dosing/courses/" + chain.course)
+                        .body()
+                        .path("doses")
+                        .size())
+                .as("nothing was recorded")
+                .isZero();
+    }
+
+    /** Time is a way as well: what was good when the course was begun is not for ever. */
+    @Test(dependsOnMethods = "aChangeOfThePersonStopsTheNextDoseAndAnyNewCourse")
+    public void whatIsPastItsDateIsNeitherGivenNorTaken() {
+        Chain chain = shared();
+        var before = now();
+        later(java.time.Duration.ofDays(4 * 366));
+        try {
+            var day = java.time.LocalDate.ofInstant(now(), java.time.ZoneOffset.UTC);
+            for (String member : List.of("ilse", "tam")) {
+                Client who = as(member);
+                Map<String, Object> course = chain.course(id(), chain.person, chain.bottle, 1);
+                course.put("startOn", day);
+                assertThat(who.post("/api/dosing/courses", course).expect(422).codes())
+                        .contains("EXPIRED");
+                assertThat(PATHS.get(Path.GIVE).apply(chain, who).status()).isIn(409, 422);
+                assertThat(who.post(
+                                        "/api/dosing/courses/" + chain.course + "/doses",
+                                        Map.of("id", id(), "on", day, "slot", 1))
+                                .status())
+                        .isIn(400, 409, 422);
+            }
+        } finally {
+            clock.set(before);
+        }
+    }
+
     /** What was set aside for mould never comes back, whatever else is cleared. */
     @Test(dependsOnMethods = "noPathLeadsPast")
     public void clearingNeverLiftsMould() {
