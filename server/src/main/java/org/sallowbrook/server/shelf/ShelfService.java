@@ -312,10 +312,12 @@ public class ShelfService implements UsesTaxon, DueSource {
         return lots.findAllById(ids).stream().map(l -> view(l, today)).toList();
     }
 
-    /** Of these, what is not used up, or made since a day. */
+    /** Of these, what is not used up, or made in the last so many months. */
     @Transactional(readOnly = true)
-    public List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since) {
-        return ids.isEmpty() ? List.of() : lots.thereOrMadeSince(ids, since);
+    public List<UUID> thereOrMadeWithin(Collection<UUID> ids, int months) {
+        return ids.isEmpty()
+                ? List.of()
+                : lots.thereOrMadeSince(ids, people.today().minusMonths(months));
     }
 
     /** Every link that touches one of the lots. */

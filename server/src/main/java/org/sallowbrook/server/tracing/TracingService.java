@@ -13,7 +13,6 @@ import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.field.GroundCondemned;
-import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -74,22 +73,15 @@ public class TracingService {
             select id from reached""";
 
     private final JdbcClient jdbc;
-    private final PeopleService people;
     private final ShelfService shelf;
     private final FieldService field;
     private final DryingService drying;
     private final Gatekeeper gatekeeper;
 
     TracingService(
-            JdbcClient jdbc,
-            PeopleService people,
-            ShelfService shelf,
-            FieldService field,
-            DryingService drying,
-            Gatekeeper gatekeeper) {
+            JdbcClient jdbc, ShelfService shelf, FieldService field, DryingService drying, Gatekeeper gatekeeper) {
         this.drying = drying;
         this.jdbc = jdbc;
-        this.people = people;
         this.shelf = shelf;
         this.field = field;
         this.gatekeeper = gatekeeper;
@@ -120,7 +112,7 @@ public class TracingService {
 
     /** With all that lies between: a bottle that is still there keeps the jar it came from in the picture. */
     private List<UUID> recent(List<UUID> down) {
-        List<UUID> recent = shelf.thereOrMadeSince(down, people.today().minusMonths(RECENT_MONTHS));
+        List<UUID> recent = shelf.thereOrMadeWithin(down, RECENT_MONTHS);
         if (recent.isEmpty() || recent.size() == down.size()) {
             return recent;
         }
