@@ -197,6 +197,7 @@ public class PathTest extends InBrowser {
         go("/making/oil");
         startBatch("Marigold oil for hands");
         go("/making/salve");
+        choose("Wax", "beeswax");
         // Three tins would take more oil than the one bottle still holds.
         assertThat(page.locator("main")).containsText("has only 80 mL left");
         field("Tins").press("ArrowLeft");
