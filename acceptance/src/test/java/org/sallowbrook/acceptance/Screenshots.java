@@ -32,7 +32,7 @@ public class Screenshots extends InBrowser {
         region("Harvest findings").waitFor();
         shot("harvest-refused");
         go("/drying");
-        link("meadowsweet, tops").first().click();
+        page.locator("main a[href^='/drying/']").first().click();
         page.getByText("hours on the rack").waitFor();
         shot("drying");
         go("/shelf");
@@ -69,7 +69,7 @@ public class Screenshots extends InBrowser {
         page.getByText("Downstream").waitFor();
         shot("trace");
         go("/herbarium");
-        page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("agrimony, flowering"))
+        page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("agrimony, in flower"))
                 .first()
                 .waitFor();
         shot("herbarium");
@@ -83,7 +83,7 @@ public class Screenshots extends InBrowser {
         link("white willow").waitFor();
         shot("need");
         go("/schools");
-        page.getByText("How a tincture is measured").waitFor();
+        page.locator("main h2").first().waitFor();
         shot("schools");
         newPage(390, 844);
         signIn("ilse");
