@@ -93,7 +93,7 @@ public class Screenshots extends InBrowser {
         IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped, pointed");
         IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
         IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety or shaggy");
-        page.getByText("It can be told when").waitFor();
+        page.locator("#verdict").waitFor();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
     }
