@@ -1,5 +1,7 @@
 package org.sallowbrook.acceptance;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -94,6 +96,7 @@ public class Screenshots extends InBrowser {
         IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
         IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety or shaggy");
         page.locator("#verdict").waitFor();
+        assertThat(page.getByText("Choosing what to look at next")).hasCount(0);
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
     }
