@@ -195,7 +195,8 @@ public class HouseholdService {
                 && clock.instant().isBefore(account.resetUntil)
                 && passwords.matches(plain(request.code()), account.resetHash);
         if (account == null || !right) {
-            throw new Problem.SignInFailed();
+            throw new Problem.SignInFailed("Name or code is wrong, or the code was used already or is too old."
+                    + " The keeper of your household can give you another.");
         }
         tries.right();
         account.passwordHash = passwords.encode(request.password());

@@ -108,7 +108,11 @@ public abstract sealed class Problem extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
         public SignInFailed() {
-            super("Name or password is wrong.");
+            this("Name or password is wrong.");
+        }
+
+        public SignInFailed(String words) {
+            super(words);
         }
     }
 }

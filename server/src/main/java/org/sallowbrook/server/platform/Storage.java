@@ -1,39 +1,41 @@
 package org.sallowbrook.server.platform;
 
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.InvalidInput;
-import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
-import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 
 /** What the database's refusals mean to whoever waits for an answer. */
 final class Storage {
 
     private Storage() {}
 
-    /** @return null for what is not the database's doing */
+    /** @return null for what is not the database's doing, a mistake of ours in asking it included */
     static @Nullable ProblemDetail problem(Throwable thrown) {
         String state = null;
-        boolean storage = false;
+        boolean gone = false;
         for (Throwable at = thrown; at != null; at = at.getCause() == at ? null : at.getCause()) {
-            storage |= at instanceof DataAccessException
-                    || at instanceof TransactionException
-                    || at instanceof SQLException
-                    || at instanceof jakarta.persistence.PersistenceException;
+            gone |= at instanceof DataAccessResourceFailureException
+                    || at instanceof CannotCreateTransactionException
+                    || at instanceof TransactionSystemException
+                    || at instanceof SQLTransientConnectionException;
             if (at instanceof SQLException sql && sql.getSQLState() != null) {
                 state = sql.getSQLState();
             }
         }
-        if (!storage) {
-            return null;
+        if (state == null) {
+            return gone ? away() : null;
         }
-        return state == null ? away() : of(state);
+        return of(state);
     }
 
-    private static ProblemDetail of(String state) {
+    private static @Nullable ProblemDetail of(String state) {
         return switch (state) {
             case "23505" -> detail(HttpStatus.CONFLICT, "This was recorded already, or clashes with a record.");
             case "23503" -> detail(HttpStatus.CONFLICT, "It belongs to something that is not there any more.");
@@ -50,9 +52,12 @@ final class Storage {
                         HttpStatus.SERVICE_UNAVAILABLE,
                         "Somebody else of the household is saving something large; this was not saved. Try again.");
             default ->
-                state.startsWith("22") || state.startsWith("23")
-                        ? wrong("Something in it can't be kept as it is.")
-                        : away();
+                switch (state.substring(0, 2)) {
+                    case "22", "23" -> wrong("Something in it can't be kept as it is.");
+                    // Connections, resources, an operator's hand, the system: what a moment may mend.
+                    case "08", "53", "57", "58", "XX" -> away();
+                    default -> null;
+                };
         };
     }
 
