@@ -47,7 +47,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [way, setWay] = useState<Request['way'] | ''>('')
   const [skin, setSkin] = useState<NonNullable<Request['skin']> | ''>('')
   const [ownMl, setMl] = useState<number>()
-  const [proposed, setProposed] = useState<number | null>(null)
+  const [proposed, setProposed] = useState<{ ml: number | null; days: number }>({ ml: null, days: 1 })
   const [times, setTimes] = useState(3)
   const [ownDays, setDays] = useState<number>()
   const [onDays, setOnDays] = useState(5)
@@ -62,14 +62,9 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const reasons = useAcknowledged()
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
-  // The card's dose until another is chosen.
-  const ml = ownMl ?? proposed ?? 2
-  // As long as it keeps and lasts, three weeks at most: a tea that keeps a day is not planned for longer.
-  const keeps = product?.bestBefore
-    ? Math.floor((Date.parse(product.bestBefore) - Date.parse(start)) / 86_400_000) + 1
-    : 21
-  const lasts = product ? Math.floor(product.remaining / (ml * times)) : 21
-  const days = ownDays ?? Math.max(1, Math.min(21, keeps, lasts || 1))
+  // What is proposed, until something else is chosen.
+  const ml = ownMl ?? proposed.ml ?? 2
+  const days = ownDays ?? proposed.days
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
   const uses = taxon.data?.uses.map((u) => u.name) ?? []
@@ -100,8 +95,10 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
     ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
   )
   const plan = check.data
-  const proposal = plan && !check.behind ? (plan.proposal.perDoseMl ?? null) : proposed
-  if (proposal !== proposed) setProposed(proposal)
+  if (plan && !check.behind) {
+    const now = { ml: plan.proposal.perDoseMl ?? null, days: plan.proposal.days }
+    if (now.ml !== proposed.ml || now.days !== proposed.days) setProposed(now)
+  }
   const save = useMutation({
     mutationFn: () => {
       if (!body) throw new Error('nothing chosen')

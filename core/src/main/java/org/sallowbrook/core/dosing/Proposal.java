@@ -1,7 +1,10 @@
 package org.sallowbrook.core.dosing;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -11,6 +14,7 @@ import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Words;
 
@@ -24,6 +28,7 @@ public final class Proposal {
     public record Result(@Nullable Double perDoseMl, String words) {}
 
     private static final int ADULT = 18;
+    private static final int USUAL_DAYS = 21;
 
     private Proposal() {}
 
@@ -34,11 +39,7 @@ public final class Proposal {
             return new Result(null, "There is no figure to reckon a dose from.");
         }
         Product.Herb herb = lead.get();
-        DoseRange range = doses(herb.taxon(), herb.part()).stream()
-                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
-                .filter(d -> person.ageYears() >= ADULT || d.fromAgeYears() <= person.ageYears())
-                .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()))
-                .orElse(null);
+        DoseRange range = range(herb, person, use).orElse(null);
         if (range == null) {
             return new Result(null, "The card has no dose for this use and age, so none is proposed.");
         }
@@ -66,6 +67,37 @@ public final class Proposal {
                                 ? "For a child this household asks a professional first."
                                 : "The household's rule for children does not apply, or lacks a weight or height.")
                 : new Result(child, from + ", for a child " + school.words() + ".");
+    }
+
+    /**
+     * How many days to propose: three weeks, fewer where the product does not keep or last so long or a card gives fewer; at
+     * least one.
+     *
+     * @param remaining of the product, in its own unit, at least 0; so is {@code perDay}, above 0
+     */
+    public static int days(
+            Product product, Person person, @Nullable String use, LocalDate start, double remaining, double perDay) {
+        Checks.begin()
+                .positive("perDay", perDay)
+                .range("remaining", remaining, 0, 1e6)
+                .done();
+        long keeps = ChronoUnit.DAYS.between(start, product.bestBefore()) + 1;
+        long lasts = (long) (remaining / perDay + 1e-9);
+        int card = product.herbs().stream()
+                .flatMap(h -> range(h, person, use).stream())
+                .map(DoseRange::mostDays)
+                .filter(Objects::nonNull)
+                .mapToInt(Integer::intValue)
+                .min()
+                .orElse(USUAL_DAYS);
+        return (int) Math.max(1, Math.min(Math.min(USUAL_DAYS, card), Math.min(keeps, lasts)));
+    }
+
+    private static Optional<DoseRange> range(Product.Herb herb, Person person, @Nullable String use) {
+        return doses(herb.taxon(), herb.part()).stream()
+                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
+                .filter(d -> person.ageYears() >= ADULT || d.fromAgeYears() <= person.ageYears())
+                .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()));
     }
 
     private static List<DoseRange> doses(Taxon taxon, Taxon.Part part) {

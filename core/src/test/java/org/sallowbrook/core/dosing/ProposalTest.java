@@ -128,6 +128,29 @@ public class ProposalTest {
         assertThat(unknown.words()).contains("lacks a weight");
     }
 
+    /** 14 days by the card, of a bottle that keeps until 1 July 2027. */
+    @DataProvider
+    public Object[][] lengths() {
+        return new Object[][] {
+            {14, "2026-07-15", 500.0, 6.0, 14},
+            {null, "2026-07-15", 500.0, 6.0, 21},
+            {14, "2026-07-15", 60.0, 6.0, 10},
+            {14, "2026-07-15", 59.9, 6.0, 9},
+            {14, "2026-07-15", 3.0, 6.0, 1},
+            {14, "2027-06-28", 500.0, 6.0, 4},
+            {14, "2027-07-01", 500.0, 6.0, 1},
+            {14, "2027-08-01", 500.0, 6.0, 1},
+        };
+    }
+
+    @Test(dataProvider = "lengths")
+    public void aCourseIsProposedForAsLongAsCardAndBottleAllow(
+            @Nullable Integer most, String start, double remaining, double perDay, int days) {
+        Product bottle = bottle(herb(Cards.dose("ache", 12, 1, 2, most)));
+        assertThat(Proposal.days(bottle, ADULT, "ache", LocalDate.parse(start), remaining, perDay))
+                .isEqualTo(days);
+    }
+
     /** A tenth of a millilitre is the least that is measured: no dose of nothing is proposed. */
     @Test
     public void aPartTooSmallToMeasureIsNoProposal() {

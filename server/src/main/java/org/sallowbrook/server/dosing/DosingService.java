@@ -112,8 +112,11 @@ public class DosingService implements DueSource {
 
     public record DayView(LocalDate date, Integer doses, Double perDoseMl) {}
 
-    /** @param perDoseMl null where none is proposed; the words say why */
-    public record ProposalView(@Nullable Double perDoseMl, String words) {}
+    /**
+     * @param perDoseMl null where none is proposed; the words say why
+     * @param days as long as product and card allow of the dose that was asked about
+     */
+    public record ProposalView(@Nullable Double perDoseMl, String words, Integer days) {}
 
     /** @param driedGPerDay on a full day, all doses of this product */
     public record CoursePlanView(
@@ -237,18 +240,25 @@ public class DosingService implements DueSource {
                 supply.runsOutOn(),
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
-                proposal(request, product, person),
+                proposal(request, product, person, lot.remaining()),
                 whole(request, plan, people.today()),
                 because(product, dose, plan, supply),
                 DosingGate.DANGER_SIGNS);
     }
 
-    private ProposalView proposal(CourseRequest request, Product product, Person person) {
+    private ProposalView proposal(CourseRequest request, Product product, Person person, double remaining) {
+        int days = Proposal.days(
+                product,
+                person,
+                request.use(),
+                request.startOn(),
+                remaining,
+                request.perDoseMl() * request.timesPerDay());
         if (request.way() != DosingGate.Way.MOUTH) {
-            return new ProposalView(null, "A thin layer; the card gives no amount for the skin.");
+            return new ProposalView(null, "A thin layer; the card gives no amount for the skin.", days);
         }
         Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
-        return new ProposalView(p.perDoseMl(), p.words());
+        return new ProposalView(p.perDoseMl(), p.words(), days);
     }
 
     private static List<String> because(Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply) {
