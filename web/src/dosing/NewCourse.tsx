@@ -189,7 +189,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               </p>
             )}
             <Slider label="Times a day" unit="" value={times} min={1} max={6} step={1} onChange={setTimes} />
-            <Slider label="Lasts" unit="days" value={days} min={1} max={60} step={1} onChange={setDays} />
+            <Slider
+              label="Lasts"
+              unit={days === 1 ? 'day' : 'days'}
+              value={days}
+              min={1}
+              max={60}
+              step={1}
+              onChange={setDays}
+            />
             <Toggle label="With pauses" checked={pauses} onChange={setPauses} />
             {pauses && (
               <div className="grid grid-cols-2 gap-3">

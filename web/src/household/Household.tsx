@@ -4,7 +4,7 @@ import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Button, ButtonLink, Choose, Input } from '../ui/controls'
 import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date } from '../ui/words'
+import { date, moment } from '../ui/words'
 import { useSession } from './queries'
 
 type Role = Schemas['MemberView']['role']
@@ -308,10 +308,8 @@ function Sessions() {
                 className="border-line flex items-center justify-between gap-3 border-b py-1"
               >
                 <span>
-                  since {new Date(s.since).toLocaleString('en-GB')}
-                  <span className="text-soft block text-sm">
-                    last used {new Date(s.lastUsed).toLocaleString('en-GB')}
-                  </span>
+                  since {moment(s.since)}
+                  <span className="text-soft block text-sm">last used {moment(s.lastUsed)}</span>
                 </span>
                 {s.current ? (
                   <span className="font-medium">this one</span>
@@ -338,12 +336,14 @@ function Backup() {
         {(b) =>
           b.newest ? (
             <p className={b.old ? 'text-madder font-semibold' : ''}>
-              The newest copy is of {new Date(b.newest).toLocaleString('en-GB')}
+              The newest copy is of {moment(b.newest)}
               {b.old ? ': older than two days. Look why.' : '.'}{' '}
               <span className="text-soft block text-sm">
                 {b.copies} copies in {b.folder}
               </span>
             </p>
+          ) : b.folder === '' ? (
+            <p>No copies are made of the demo. Of your own records one is made every night.</p>
           ) : (
             <p>
               There is no copy yet. One is made every night while Sallowbrook runs; make one now with{' '}

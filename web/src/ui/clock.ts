@@ -8,6 +8,7 @@ export function setNow(iso: string, householdZone?: string) {
   zone = householdZone ?? zone
 }
 
+export const householdZone = () => zone
 export const now = () => new Date(Date.now() + ahead)
 export const nowIso = () => now().toISOString()
 

@@ -1,3 +1,5 @@
+import { householdZone } from './clock'
+
 /** Figures and days as they are read aloud. */
 
 export const figure = (value: number, digits = 3) => {
@@ -25,6 +27,17 @@ const dateFormat = new Intl.DateTimeFormat('en-GB', {
 })
 export const date = (iso: string | null | undefined) =>
   iso ? dateFormat.format(new Date(`${iso.slice(0, 10)}T00:00:00Z`)) : 'no date'
+
+/** A moment where the household lives: 15 Jul 2026, 08:30. */
+export const moment = (iso: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: householdZone(),
+  }).format(new Date(iso))
 
 const monthFormat = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
 export const month = (n: number) => monthFormat.format(new Date(Date.UTC(2026, n - 1, 1)))

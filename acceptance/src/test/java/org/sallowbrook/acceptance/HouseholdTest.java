@@ -51,7 +51,7 @@ public class HouseholdTest extends InBrowser {
 
     @Test
     public void aNewMemberComesInWithTheirRoleAndIsLetInNoMore() {
-        assertThat(section("Backup")).containsText("copy");
+        assertThat(section("Backup")).containsText("No copies are made of the demo.");
         add("Oda Lind", "oda");
         accessible("household");
         newPage(1280, 800);

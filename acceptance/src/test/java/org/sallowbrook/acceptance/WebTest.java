@@ -165,6 +165,7 @@ public class WebTest extends InBrowser {
         assertThat(web("isoToday()")).isEqualTo("2026-07-15");
         web("setNow('2026-12-31T11:30:00Z', 'Pacific/Auckland')");
         assertThat(web("isoToday()")).isEqualTo("2027-01-01");
+        assertThat(web("moment('2026-07-15T20:30:00Z')")).isEqualTo("16 Jul 2026, 08:30");
         assertThat((String) web("nowIso()")).startsWith("2026-12-31T11:30:");
     }
 
