@@ -117,6 +117,7 @@ export const CONSTITUENT: Record<Item<Schemas['TaxonView']['constituents']>, str
   THUJONE: 'thujone',
   FLAVONOID: 'flavonoids',
   SESQUITERPENE_LACTONE: 'sesquiterpene lactones',
+  HELENALIN: 'helenalin',
   IRIDOID: 'iridoids',
 }
 
@@ -280,6 +281,7 @@ export const ROLE: Record<Schemas['MemberView']['role'], string> = {
 export const ORGAN: Record<Schemas['CharacterView']['organ'], string> = {
   ROOT: 'root',
   STEM: 'stem',
+  WOOD: 'wood and bud',
   LEAF: 'leaf',
   INFLORESCENCE: 'flower cluster',
   FLOWER: 'flower',

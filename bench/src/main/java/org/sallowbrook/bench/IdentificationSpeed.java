@@ -74,6 +74,7 @@ public class IdentificationSpeed {
                     false,
                     1,
                     0.03,
+                    "part of its build",
                     states));
         }
         List<Taxon> all = new ArrayList<>();

@@ -15,10 +15,10 @@ import org.sallowbrook.core.identification.Identification.Result;
 import org.sallowbrook.core.identification.Identification.Status;
 import org.sallowbrook.core.identification.Identifier;
 
-/** Questions and answers about one specimen, until it is certain, stopped, or fifteen were asked. */
+/** Questions and answers about one specimen, until it is certain, stopped, not to be told, or too many were asked. */
 final class Interview {
 
-    static final int MOST_QUESTIONS = 15;
+    static final int MOST_QUESTIONS = 20;
     static final String REGION = "merrow";
 
     /** @param questions asked, those not to be seen among them */

@@ -14,6 +14,8 @@ import org.sallowbrook.core.household.PlantFamily;
 /** Everything a card may have wrong, all of it at once. */
 final class CardCheck {
 
+    private static final int LEAST_CHARACTERS = 6;
+
     private final Herbarium herbarium;
     private final List<Problem> problems = new ArrayList<>();
 
@@ -135,8 +137,26 @@ final class CardCheck {
                     wrong(taxon, character, "unknown decisive character " + character);
                 }
             }
-            if (taxon.danger().dangerous() || other.danger().dangerous()) {
+            for (LifeStage stage : taxon.months().keySet()) {
+                contradictions(taxon, other, likeness, stage);
+            }
+            if (taxon.mustBeToldFrom(other) || other.mustBeToldFrom(taxon)) {
                 tellable(taxon, other, likeness);
+            }
+        }
+    }
+
+    /** A character can't be said to decide between two plants that both may show the same of it. */
+    private void contradictions(Taxon taxon, Taxon other, Taxon.LookAlike likeness, LifeStage stage) {
+        for (String character : likeness.decisive()) {
+            var of = taxon.statesOf(character, stage);
+            var its = other.statesOf(character, stage);
+            if (of != null && its != null && of.keySet().stream().anyMatch(its::containsKey)) {
+                wrong(
+                        taxon,
+                        likeness.taxon(),
+                        character + " is called decisive against " + other.id() + ", but both may show "
+                                + of.keySet().stream().filter(its::containsKey).toList() + " at " + stage);
             }
         }
     }
@@ -190,8 +210,8 @@ final class CardCheck {
         if (taxon.months().isEmpty()) {
             missing.add("no month at any stage");
         }
-        if (taxon.characters().stream().map(Taxon.Shown::character).distinct().count() < Telling.LEAST) {
-            missing.add("fewer than " + Telling.LEAST + " characters");
+        if (taxon.characters().stream().map(Taxon.Shown::character).distinct().count() < LEAST_CHARACTERS) {
+            missing.add("fewer than " + LEAST_CHARACTERS + " characters");
         }
         if (taxon.parts().isEmpty()) {
             return missing;
@@ -219,7 +239,7 @@ final class CardCheck {
         for (String character : characters) {
             CharacterDefinition definition = herbarium.character(character);
             if (definition != null && !definition.scent()) {
-                organs.add(definition.organ());
+                organs.add(definition.organ().glance());
             }
         }
         return organs;

@@ -14,6 +14,8 @@ import org.sallowbrook.core.measure.Checks;
  * @param notUnder conditions of looking under which it can't be relied on
  * @param scent whether it is smelt; a scent never counts alone
  * @param cost 1 easy and safe .. 3 needs digging or a lens
+ * @param fixed why age, shade, grazing or withering do not change it in a plant; empty when they may. A dangerous card's
+ *     "never" counts only where it is fixed or the card gives its own reason.
  * @param error probability that an observer names a wrong state, above 0 and below 0.5
  */
 public record CharacterDefinition(
@@ -27,11 +29,14 @@ public record CharacterDefinition(
         boolean scent,
         int cost,
         double error,
+        String fixed,
         List<State> states) {
 
     public enum Organ {
         ROOT,
         STEM,
+        /** Trunk, twig and winter bud. */
+        WOOD,
         LEAF,
         INFLORESCENCE,
         FLOWER,
@@ -48,10 +53,23 @@ public record CharacterDefinition(
         /** Of a fern. */
         FROND,
         /** Spore cases of a fern. */
-        SORI
+        SORI;
+
+        /**
+         * What is taken in at one glance counts as one organ when exclusions must come from two: whoever takes a cluster
+         * for another's takes its flowers and fruits with it.
+         */
+        public Organ glance() {
+            return this == INFLORESCENCE || this == FRUIT ? FLOWER : this;
+        }
     }
 
-    public record State(String id, String words) {}
+    /** @param missing whether it says that the thing asked about is not there at all */
+    public record State(String id, String words, boolean missing) {
+        public State(String id, String words) {
+            this(id, words, false);
+        }
+    }
 
     public CharacterDefinition {
         Checks.begin()
@@ -68,6 +86,14 @@ public record CharacterDefinition(
         groups = Set.copyOf(groups);
         notUnder = Set.copyOf(notUnder);
         states = List.copyOf(states);
+    }
+
+    /** Whether an answer says that there is a green leaf. */
+    public boolean showsLeaf(String state) {
+        return organ == Organ.LEAF
+                && stages.contains(LifeStage.LEAFY)
+                && !id.equals("evergreen")
+                && states.stream().anyMatch(s -> s.id().equals(state) && !s.missing());
     }
 
     public boolean has(String state) {

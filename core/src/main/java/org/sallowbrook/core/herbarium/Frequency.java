@@ -12,7 +12,9 @@ public record Frequency(Word word, double share) {
     public enum Word {
         ALWAYS,
         USUAL,
-        RARE
+        RARE,
+        /** Not listed, but nobody has written down why no individual could show it. */
+        POSSIBLE
     }
 
     public static final Frequency ALWAYS = new Frequency(Word.ALWAYS, 1);
@@ -24,6 +26,17 @@ public record Frequency(Word word, double share) {
                 .that(share > 0 && share <= 1, "share", "must be above 0 and at most 1")
                 .that(word != Word.ALWAYS || share == 1, "share", "of a state always shown is 1")
                 .done();
+    }
+
+    public boolean isUsual() {
+        return word == Word.ALWAYS || word == Word.USUAL;
+    }
+
+    /** All states left open of one character share this weight. */
+    private static final double LEFT_OPEN = 0.02;
+
+    static Frequency possible(int statesLeftOpen) {
+        return new Frequency(Word.POSSIBLE, LEFT_OPEN / statesLeftOpen);
     }
 
     /** Usual in a stated share of plants. */

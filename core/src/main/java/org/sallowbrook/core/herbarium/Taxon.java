@@ -89,9 +89,36 @@ public record Taxon(
      * The states one character takes at some stages.
      *
      * @param under conditions of looking that all must hold; empty for ordinary ones
+     * @param never why no individual shows anything else, the card's own second reading; empty for none
      */
     public record Shown(
-            String character, Set<LifeStage> stages, Set<LookingCondition> under, Map<String, Frequency> states) {}
+            String character,
+            Set<LifeStage> stages,
+            Set<LookingCondition> under,
+            Map<String, Frequency> states,
+            String never) {
+
+        public Shown(
+                String character, Set<LifeStage> stages, Set<LookingCondition> under, Map<String, Frequency> states) {
+            this(character, stages, under, states, "");
+        }
+
+        /**
+         * The line as a dangerous card may be relied on. "Never" is a promise about every individual, the young, the
+         * shaded, the grazed and the withered too. Where neither the vocabulary nor the card says why it holds, what is
+         * not listed stays possible and excludes nothing.
+         */
+        public Shown asPromised(CharacterDefinition definition) {
+            int open = definition.states().size() - states.size();
+            if (open <= 0 || !definition.fixed().isEmpty() || !never.isEmpty()) {
+                return this;
+            }
+            Map<String, Frequency> all = new java.util.LinkedHashMap<>();
+            states.forEach((s, f) -> all.put(s, f.word() == Frequency.Word.ALWAYS ? Frequency.usual(1) : f));
+            definition.states().forEach(s -> all.putIfAbsent(s.id(), Frequency.possible(open)));
+            return new Shown(character, stages, under, all, never);
+        }
+    }
 
     /**
      * @param decisive characters that tell the two apart for sure where they can be seen
@@ -213,7 +240,14 @@ public record Taxon(
         THUJONE,
         FLAVONOID,
         SESQUITERPENE_LACTONE,
-        IRIDOID
+        /** Of arnica: poisonous swallowed, harmless enough on whole skin. */
+        HELENALIN,
+        IRIDOID;
+
+        /** Whether taking a plant that holds it does harm, however harmless the plant is to the touch. */
+        public boolean harmsWhenTaken() {
+            return this == PYRROLIZIDINE || this == HELENALIN;
+        }
     }
 
     public record Action(String name, Source source) {}
@@ -341,6 +375,21 @@ public record Taxon(
                 foods,
                 cautions,
                 source);
+    }
+
+    /** Poisonous, deadly, or rich in a poison that taking it brings out: a risk to whatever is gathered for the mouth. */
+    public boolean harmsWhenTaken() {
+        return danger.dangerous() || constituents.stream().anyMatch(Constituent::harmsWhenTaken);
+    }
+
+    /**
+     * Whether this one must not be mistaken for the other. What is only ever gathered for the skin need not be told from
+     * what is harmful only when swallowed.
+     */
+    public boolean mustBeToldFrom(Taxon other) {
+        boolean skinOnly =
+                !parts.isEmpty() && parts.stream().noneMatch(p -> p.routes().contains(Route.INTERNAL));
+        return other.danger.dangerous() || (other.harmsWhenTaken() && !skinOnly);
     }
 
     /** First word of the name. */

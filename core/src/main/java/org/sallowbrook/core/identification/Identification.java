@@ -1,5 +1,6 @@
 package org.sallowbrook.core.identification;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -52,11 +53,32 @@ public final class Identification {
             observations = List.copyOf(observations);
         }
 
+        /** A leaf seen says that there are leaves now. */
+        Request withWhatItImplies(Herbarium herbarium) {
+            CharacterDefinition leaves = herbarium.character(LEAVES_NOW);
+            if (leaves == null
+                    || !leaves.stages().contains(stage)
+                    || observations.stream().anyMatch(o -> o.character().equals(LEAVES_NOW))
+                    || observations.stream().noneMatch(o -> isLeaf(herbarium, o))) {
+                return this;
+            }
+            List<Observation> all = new ArrayList<>(observations);
+            all.add(new Observation(LEAVES_NOW, "present"));
+            return new Request(month, stage, region, conditions, all, unseeable);
+        }
+
+        private static boolean isLeaf(Herbarium herbarium, Observation observation) {
+            CharacterDefinition definition = herbarium.character(observation.character());
+            return definition != null && definition.showsLeaf(observation.state());
+        }
+
         /** Under ordinary conditions, everything to be seen. */
         public Request(int month, LifeStage stage, String region, List<Observation> observations) {
             this(month, stage, region, Set.of(), observations, Set.of());
         }
     }
+
+    private static final String LEAVES_NOW = "leaves-now";
 
     public record Candidate(String taxon, double posterior) {}
 
@@ -91,8 +113,16 @@ public final class Identification {
             List<Open> open,
             @Nullable TellableAt tellableAt) {}
 
+    /**
+     * @param next null when nothing is worth asking, or nothing to be seen at this stage could make it certain
+     * @param further in the second case, the question for whoever wants to go on
+     */
     public record Result(
-            List<Candidate> candidates, @Nullable Question next, Verdict verdict, List<Finding> findings) {}
+            List<Candidate> candidates,
+            @Nullable Question next,
+            @Nullable Question further,
+            Verdict verdict,
+            List<Finding> findings) {}
 
     private Identification() {}
 

@@ -1,6 +1,7 @@
 package org.sallowbrook.core.identification;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -36,8 +37,9 @@ public final class Identifier {
     }
 
     /** @throws org.sallowbrook.core.measure.InvalidInput when something asked of is not in the vocabulary or the region */
-    public Result identify(Request request) {
-        Identification.checkAgainstVocabulary(herbarium, request);
+    public Result identify(Request given) {
+        Identification.checkAgainstVocabulary(herbarium, given);
+        Request request = given.withWhatItImplies(herbarium);
         Scope scope = new Scope(request.region(), request.stage(), request.conditions());
         Table table = tables.get(scope);
         if (table == null) {
@@ -54,9 +56,14 @@ public final class Identifier {
         int lead = posterior.lead();
         int[] open = gate.open(lead);
         Verdict verdict = gate.verdict(lead, open);
+        NextQuestion.Asked asked = new NextQuestion(table, posterior)
+                .asked(
+                        request,
+                        Arrays.stream(open).mapToObj(o -> gate.against(lead, o)).toList());
         return new Result(
                 candidates(table, posterior),
-                new NextQuestion(table, posterior).next(request, open),
+                asked.next(),
+                asked.further(),
                 verdict,
                 findings(request, table, verdict));
     }

@@ -1,7 +1,7 @@
 package org.sallowbrook.core.identification;
 
-import java.util.Comparator;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +13,11 @@ import org.sallowbrook.core.identification.Identification.Request;
 /**
  * The character whose answer is expected to lower the risk-weighted entropy most: sum over taxa of weight times -p ln p,
  * a dangerous taxon weighing more. Dear or unsafe looking is discounted. Where the posterior has made up its mind and the
- * gate has not, what counts is how much the answer adds to the likelihood ratio against the dangerous taxa still open.
+ * gate has not, what counts is how much the answer adds of what is wanting against the dangerous taxa still open.
+ *
+ * <p>Not asked: what the plants still in question can't have (the needles of a lime). When one plant is clear and nothing
+ * left to see at this stage could exclude one of those open, no question is put; {@link Asked#further} goes on all the
+ * same for whoever wants to.
  */
 final class NextQuestion {
 
@@ -21,6 +25,20 @@ final class NextQuestion {
     private static final double WEIGHT_NONE = 30;
 
     private static final double DISCOUNT = 0.2;
+
+    /** From here on the posterior has made up its mind. */
+    private static final double CLEAR = 0.95;
+
+    /** Below this a plant is no longer in question, and what only it could show is not asked about. */
+    private static final double IN_QUESTION = 0.02;
+
+    private static final double SEPARATION = 1;
+
+    /**
+     * @param next null when nothing is worth asking
+     * @param further the next question when {@code next} is null because the stage can't settle it
+     */
+    record Asked(@Nullable Question next, @Nullable Question further) {}
 
     private final Table table;
     private final Posterior posterior;
@@ -39,32 +57,57 @@ final class NextQuestion {
         }
     }
 
-    @Nullable
-    Question next(Request request, int[] stillOpen) {
+    Asked asked(Request request, List<Against> stillOpen) {
         Set<String> seen = new HashSet<>(request.unseeable());
         for (Observation o : request.observations()) {
             seen.add(o.character());
         }
         int lead = posterior.lead();
+        int[] left = IntStream.range(0, table.characters.size())
+                .filter(c -> !seen.contains(table.characters.get(c).id()))
+                .filter(c -> table.characters.get(c).notUnder().stream().noneMatch(request.conditions()::contains))
+                .toArray();
+        Question best = best(request, left, lead, stillOpen);
+        boolean settled = posterior.of[lead] >= CLEAR
+                && !table.taxa.get(lead).danger().dangerous()
+                && stillOpen.stream().anyMatch(o -> !o.within(left));
+        return settled ? new Asked(null, best) : new Asked(best, null);
+    }
+
+    private @Nullable Question best(Request request, int[] left, int lead, List<Against> stillOpen) {
         int best = -1;
         double most = 0;
-        for (int c = 0; c < table.characters.size(); c++) {
-            CharacterDefinition definition = table.characters.get(c);
-            if (seen.contains(definition.id())
-                    || definition.notUnder().stream().anyMatch(request.conditions()::contains)
-                    || (posterior.of[lead] > 0.5 && !table.applies(c, lead))) {
+        boolean separates = false;
+        for (int c : left) {
+            if (!couldShow(c)) {
                 continue;
             }
-            double worth = gain(c) + separation(c, lead, stillOpen);
-            worth *= 1 - DISCOUNT * (definition.cost() - 1);
+            double separation = separation(c, lead, stillOpen);
+            double gain = gain(c);
+            double worth = (gain + separation)
+                    * (1 - DISCOUNT * (table.characters.get(c).cost() - 1));
             if (worth > most + 1e-12) {
                 most = worth;
                 best = c;
+                separates = separation > gain;
             }
         }
-        return best < 0 ? null : question(best);
+        return best < 0 ? null : question(best, request, separates);
     }
 
+    /** Whether any plant still in question has what is asked about, or might. */
+    private boolean couldShow(int c) {
+        if (posterior.of[posterior.lead()] <= 0.5) {
+            return true;
+        }
+        double mass = 0;
+        for (int t = 0; t < table.taxa.size(); t++) {
+            if (table.applies(c, t) && !table.isMissing(c, t)) {
+                mass += posterior.of[t];
+            }
+        }
+        return mass >= IN_QUESTION;
+    }
     /**
      * Fall of the entropy H = -sum w p ln p. With joint p f(s) and q(s) the whole of a state, the expected entropy after
      * the answer is -sum w p f (ln p + ln f - ln q), so that only sums by distribution are needed:
@@ -109,39 +152,28 @@ final class NextQuestion {
         return gain;
     }
 
-    /** Expected growth, if the lead is right, of ln P(seen | lead) / P(seen | other), for each dangerous taxon still open. */
-    private double separation(int c, int lead, int[] stillOpen) {
+    /** How much of what is wanting against each dangerous taxon still open the answer is expected to bring, if the lead is right. */
+    private double separation(int c, int lead, List<Against> stillOpen) {
         if (table.shown[c][lead] == 0 || posterior.of[lead] < 0.5) {
             return 0;
         }
-        double[] from = table.divergence[c][table.profile[c][lead]];
         double sum = 0;
-        for (int other : stillOpen) {
-            if (table.shown[c][other] != 0) {
-                sum += from[table.profile[c][other]];
-            }
+        for (Against open : stillOpen) {
+            sum += open.expected(c);
         }
-        return sum * posterior.of[lead] * 0.05;
+        return sum * posterior.of[lead] * SEPARATION;
     }
 
-    private Question question(int c) {
+    private Question question(int c, Request request, boolean separates) {
         CharacterDefinition definition = table.characters.get(c);
+        String why = request.observations().isEmpty()
+                ? "Sorts best what grows here at this time of the year."
+                : separates
+                        ? "Dangerous plants that look alike differ here."
+                        : "What is still possible differs most here.";
         return new Question(
                 definition.id(),
                 definition.states().stream().map(CharacterDefinition.State::id).toList(),
-                why(c));
-    }
-
-    private String why(int c) {
-        var told = IntStream.range(0, table.taxa.size())
-                .filter(t -> table.shown[c][t] != 0)
-                .boxed()
-                .sorted(Comparator.comparingDouble((Integer t) -> carrying[t]).reversed())
-                .limit(2)
-                .map(t -> table.taxa.get(t).commonName())
-                .toList();
-        return told.size() == 2
-                ? "Tells most about " + told.get(0) + " and " + told.get(1) + "."
-                : "Tells most of what can be seen now.";
+                why);
     }
 }

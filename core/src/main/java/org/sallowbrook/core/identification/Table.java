@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
 import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.Group;
@@ -31,10 +32,12 @@ final class Table {
     final double[][][] probability;
     /** Sum over states of f ln f of distribution p of character c. */
     final double[][] ordered;
-    /** Expected ln (P(state | p) / P(state | q)) when p is right: how far one look tells p from q. */
-    final double[][][] divergence;
     /** Bits of the states that taxon t shows of character c; 0 when undescribed. */
     final int[][] shown;
+    /** Those of them that it usually shows. */
+    private final int[][] usual;
+    /** Bits of the states of a character that say there is no such thing. */
+    private final int[] missing;
 
     private final Map<String, Integer> characterIndex = new LinkedHashMap<>();
 
@@ -43,17 +46,22 @@ final class Table {
                 .filter(t -> t.regions().contains(region))
                 // A draft of a harmless plant is not told yet; a dangerous one is a rival however little is known of
                 // it.
-                .filter(t -> !t.draft() || t.danger().dangerous())
+                .filter(t -> !t.draft() || t.harmsWhenTaken())
                 .toList();
         characters = herbarium.characters().stream()
                 .filter(c -> c.stages().contains(stage))
                 .toList();
         profile = new short[characters.size()][taxa.size()];
         shown = new int[characters.size()][taxa.size()];
+        usual = new int[characters.size()][taxa.size()];
         probability = new double[characters.size()][][];
         ordered = new double[characters.size()][];
-        divergence = new double[characters.size()][][];
+        missing = new int[characters.size()];
         for (int c = 0; c < characters.size(); c++) {
+            List<CharacterDefinition.State> states = characters.get(c).states();
+            for (int s = 0; s < states.size(); s++) {
+                missing[c] |= states.get(s).missing() ? 1 << s : 0;
+            }
             characterIndex.put(characters.get(c).id(), c);
         }
         List<Map<Map<String, Frequency>, Short>> known = new ArrayList<>();
@@ -80,14 +88,14 @@ final class Table {
                     distributions.add(distribution(definition, s));
                     return (short) (distributions.size() - 1);
                 });
-                shown[c][t] = bits(definition, states);
+                shown[c][t] = bits(definition, states, f -> true);
+                usual[c][t] = bits(definition, states, Frequency::isUsual);
             }
         }
         for (int c = 0; c < characters.size(); c++) {
             probability[c] = rows.get(c).toArray(double[][]::new);
             ordered[c] =
                     Arrays.stream(probability[c]).mapToDouble(Table::ordered).toArray();
-            divergence[c] = divergence(probability[c]);
         }
     }
 
@@ -97,18 +105,6 @@ final class Table {
             sum += f * Math.log(f);
         }
         return sum;
-    }
-
-    private static double[][] divergence(double[][] distributions) {
-        double[][] divergence = new double[distributions.length][distributions.length];
-        for (int p = 0; p < distributions.length; p++) {
-            for (int q = 0; q < distributions.length; q++) {
-                for (int s = 0; s < distributions[p].length; s++) {
-                    divergence[p][q] += distributions[p][s] * Math.log(distributions[p][s] / distributions[q][s]);
-                }
-            }
-        }
-        return divergence;
     }
 
     private static double[] distribution(CharacterDefinition definition, Map<String, Frequency> states) {
@@ -123,10 +119,12 @@ final class Table {
         return p;
     }
 
-    private static int bits(CharacterDefinition definition, Map<String, Frequency> states) {
+    private static int bits(
+            CharacterDefinition definition, Map<String, Frequency> states, Predicate<Frequency> counted) {
         int bits = 0;
         for (int s = 0; s < definition.states().size(); s++) {
-            if (states.containsKey(definition.states().get(s).id())) {
+            Frequency frequency = states.get(definition.states().get(s).id());
+            if (frequency != null && counted.test(frequency)) {
                 bits |= 1 << s;
             }
         }
@@ -153,9 +151,15 @@ final class Table {
         return characters.get(character).groups().contains(group);
     }
 
-    /** Both described, no state in common. */
+    /** Whether all that a taxon shows of a character is that it has no such thing. */
+    boolean isMissing(int character, int taxon) {
+        int its = shown[character][taxon];
+        return its != 0 && (its & ~missing[character]) == 0;
+    }
+
+    /** Both described, and b never shows what a usually shows. */
     boolean tells(int character, int a, int b) {
-        int of = shown[character][a];
+        int of = usual[character][a];
         int other = shown[character][b];
         return of != 0 && other != 0 && (of & other) == 0;
     }

@@ -28,7 +28,9 @@ final class TellingCache {
         return known.computeIfAbsent(
                         new Pair(a.id(), b.id(), stage),
                         p -> new Told(
-                                Telling.enough(herbarium, a, b, stage) ? Telling.between(a, b, stage) : List.of()))
+                                Telling.enough(herbarium, a, b, stage)
+                                        ? Telling.between(herbarium, a, b, stage)
+                                        : List.of()))
                 .by();
     }
 }

@@ -1,13 +1,10 @@
 package org.sallowbrook.core.identification;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.herbarium.CharacterDefinition;
-import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -23,15 +20,13 @@ import org.sallowbrook.core.identification.Identification.Verdict;
 /**
  * Whether what was seen is certain enough, apart from how likely it is.
  *
- * <p>CONFIRMED needs, against every dangerous taxon of the region that could have the organs seen: two exclusions by
- * characters of different organs whose observed state it never shows (one marked decisive for a listed look-alike; scent
- * not counted), a likelihood ratio of 1,000,000, no fewer than six telling characters at this stage, the list of
- * look-alikes checked, and a posterior of 0.99 with "none of these" beaten.
+ * <p>CONFIRMED needs, against every dangerous taxon of the region that could have the organs seen, listed as a look-alike
+ * or not: as many telling characters at this stage as {@link Telling#needed}, and to be excluded as {@link Against} says.
+ * Then the list of look-alikes checked, and a posterior of 0.99 with "none of these" beaten.
  */
 final class VerdictGate {
 
     static final double LEAST_POSTERIOR = 0.99;
-    static final double LEAST_LOG_RATIO = Math.log(1_000_000);
     static final double STOP_LEAD = 10;
     static final double STOP_POSTERIOR = 0.05;
 
@@ -69,7 +64,7 @@ final class VerdictGate {
     int[] open(int lead) {
         List<Integer> open = new ArrayList<>();
         for (int t = 0; t < table.taxa.size(); t++) {
-            if (t != lead && dangerous(t) && inScope(t) && !isExcluded(lead, t)) {
+            if (rival(lead, t) && !isExcluded(lead, t)) {
                 open.add(t);
             }
         }
@@ -82,6 +77,7 @@ final class VerdictGate {
         }
         Taxon taxon = table.taxa.get(lead);
         boolean enough = characters.length >= FEW;
+        // What is gathered for the skin and harms only when swallowed may be known for what it is.
         if (dangerous(lead)) {
             boolean stop = enough && posterior.of[lead] >= STOP_LEAD * posterior.second(lead);
             return new Verdict(stop ? Status.STOP : Status.NOT_YET, taxon.id(), null, List.of(), List.of(), null);
@@ -90,7 +86,7 @@ final class VerdictGate {
         boolean stop = false;
         for (int t : open) {
             opens.add(new Open(table.taxa.get(t).id(), stillTelling(lead, t), told(taxon, List.of(table.taxa.get(t)))));
-            stop |= posterior.of[t] >= STOP_POSTERIOR && tellable(lead, t) && putToTheTest(lead, t);
+            stop |= posterior.of[t] >= STOP_POSTERIOR && Against.tellable(table, lead, t) && putToTheTest(lead, t);
         }
         TellableAt at = opens.isEmpty()
                 ? null
@@ -145,13 +141,11 @@ final class VerdictGate {
         List<Excluded> excluded = new ArrayList<>();
         for (int t = 0; t < table.taxa.size(); t++) {
             int other = t;
-            if (other != lead
-                    && dangerous(other)
-                    && inScope(other)
-                    && java.util.Arrays.stream(open).noneMatch(o -> o == other)) {
+            if (rival(lead, other) && java.util.Arrays.stream(open).noneMatch(o -> o == other)) {
+                Against against = new Against(table, lead, other);
                 List<String> by = new ArrayList<>();
                 for (int i = 0; i < characters.length; i++) {
-                    if (excludes(i, lead, other)) {
+                    if (against.excludes(characters[i], states[i])) {
                         by.add(table.characters.get(characters[i]).id());
                     }
                 }
@@ -161,29 +155,22 @@ final class VerdictGate {
         return excluded;
     }
 
-    /** The other never shows what was seen, and the lead does. */
-    private boolean excludes(int i, int lead, int other) {
-        int bit = 1 << states[i];
-        int its = table.shown[characters[i]][other];
-        return its != 0 && (its & bit) == 0 && (table.shown[characters[i]][lead] & bit) != 0;
+    /** What was seen, as evidence for the lead against another. */
+    Against against(int lead, int other) {
+        Against against = new Against(table, lead, other);
+        for (int i = 0; i < characters.length; i++) {
+            against.see(characters[i], states[i]);
+        }
+        return against;
     }
 
     private boolean isExcluded(int lead, int other) {
-        if (!(posterior.logLikelihood[lead] - posterior.logLikelihood[other] >= LEAST_LOG_RATIO)
-                || !tellable(lead, other)) {
-            return false;
-        }
-        var listed = table.taxa.get(lead).lookAlike(table.taxa.get(other).id());
-        boolean decisive = listed.isEmpty();
-        Set<Organ> organs = EnumSet.noneOf(Organ.class);
-        for (int i = 0; i < characters.length; i++) {
-            CharacterDefinition definition = table.characters.get(characters[i]);
-            if (!definition.scent() && excludes(i, lead, other)) {
-                organs.add(definition.organ());
-                decisive |= listed.isPresent() && listed.get().decisive().contains(definition.id());
-            }
-        }
-        return organs.size() >= 2 && decisive;
+        return Against.tellable(table, lead, other) && against(lead, other).excluded();
+    }
+
+    /** A dangerous taxon of the region that could be what was seen instead. */
+    private boolean rival(int lead, int other) {
+        return other != lead && table.taxa.get(lead).mustBeToldFrom(table.taxa.get(other)) && inScope(other);
     }
 
     /** Enough was seen that should have told the two apart, and it did not. Before that it is a matter of looking on. */
@@ -197,21 +184,12 @@ final class VerdictGate {
         return telling >= FEW;
     }
 
-    private boolean tellable(int a, int b) {
-        int telling = 0;
-        for (int c = 0; c < table.characters.size(); c++) {
-            if (table.tells(c, a, b)) {
-                telling++;
-            }
-        }
-        return telling >= Telling.LEAST;
-    }
-
     private List<String> stillTelling(int lead, int other) {
         List<String> still = new ArrayList<>();
         for (int c = 0; c < table.characters.size(); c++) {
             int character = c;
             if (table.tells(c, lead, other)
+                    && !table.characters.get(c).scent()
                     && java.util.Arrays.stream(characters).noneMatch(s -> s == character)) {
                 still.add(table.characters.get(c).id());
             }
@@ -235,7 +213,7 @@ final class VerdictGate {
             return new TellableAt(
                     stage,
                     months.stream().sorted().toList(),
-                    by.stream().limit(Telling.LEAST).toList());
+                    by.stream().limit(Telling.LEAST_OF_A_DEADLY_PAIR).toList());
         }
         return null;
     }

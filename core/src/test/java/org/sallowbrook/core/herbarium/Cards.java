@@ -45,6 +45,7 @@ public final class Cards {
                 scent,
                 1,
                 0.03,
+                "part of its build",
                 List.of(
                         new CharacterDefinition.State("a", "state a"),
                         new CharacterDefinition.State("b", "state b"),
@@ -65,6 +66,7 @@ public final class Cards {
                 c.scent(),
                 c.cost(),
                 c.error(),
+                c.fixed(),
                 c.states());
     }
 

@@ -92,6 +92,7 @@ public class HerbariumTest {
                         false,
                         9,
                         Double.NaN,
+                        "",
                         List.of(new CharacterDefinition.State("a", "a"))))
                 .isInstanceOfSatisfying(
                         InvalidInput.class,

@@ -15,6 +15,7 @@ import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Telling;
 import org.sallowbrook.core.identification.Identification.Observation;
 import org.sallowbrook.core.identification.Identification.Status;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -104,17 +105,30 @@ public class IdentificationTest {
         assertThat(status(List.of(alone, twin), seen("a", ALL))).isNotEqualTo(Status.CONFIRMED);
     }
 
+    /** Six for a listed deadly look-alike, four for whatever else is dangerous. */
     @Test
-    public void fewerThanSixTellingCharactersAreNotTellable() {
-        Taxon nearly = Cards.card("good").always("a", ALL).build();
-        Taxon close = Cards.card("bad")
-                .danger(Danger.DEADLY)
-                .always("b", "c0", "c1", "c2", "c3", "c4")
-                .always("a", "c5", "c6", "c7")
-                .build();
-        assertThat(org.sallowbrook.core.herbarium.Telling.between(nearly, close, LifeStage.FLOWERING))
+    public void fewerTellingCharactersThanNeededAreNotTellable() {
+        Taxon listed =
+                Cards.card("good").always("a", ALL).lookAlike("bad", "c0").build();
+        Taxon unlisted = Cards.card("good").always("a", ALL).build();
+        Taxon five = like(Danger.DEADLY, 5);
+        assertThat(Telling.between(
+                        new Herbarium(Cards.vocabulary(8), List.of(listed, five)), listed, five, LifeStage.FLOWERING))
                 .hasSize(5);
-        assertThat(status(List.of(nearly, close), seen("a", ALL))).isEqualTo(Status.NOT_YET);
+        assertThat(status(List.of(listed, five), seen("a", ALL))).isEqualTo(Status.NOT_YET);
+        assertThat(status(List.of(listed, like(Danger.DEADLY, 6)), seen("a", ALL)))
+                .isEqualTo(Status.CONFIRMED);
+        assertThat(status(List.of(unlisted, five), seen("a", ALL))).isEqualTo(Status.CONFIRMED);
+        assertThat(status(List.of(unlisted, like(Danger.DEADLY, 3)), seen("a", ALL)))
+                .isEqualTo(Status.NOT_YET);
+    }
+
+    private static Taxon like(Danger danger, int telling) {
+        return Cards.card("bad")
+                .danger(danger)
+                .always("b", java.util.Arrays.copyOfRange(ALL, 0, telling))
+                .always("a", java.util.Arrays.copyOfRange(ALL, telling, ALL.length))
+                .build();
     }
 
     @Test

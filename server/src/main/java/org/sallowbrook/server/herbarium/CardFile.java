@@ -41,6 +41,7 @@ record CardFile(
         Map<LifeStage, Set<Integer>> months,
         @Nullable List<String> like,
         LinkedHashMap<String, String> characters,
+        @Nullable Map<String, String> never,
         @Nullable List<LookAlikeFile> lookAlikes,
         @Nullable Set<Taxon.Constituent> constituents,
         @Nullable List<String> actions,

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
@@ -24,7 +25,10 @@ import org.sallowbrook.core.measure.Interval;
 final class CardReader {
 
     /** Characters many cards share. */
-    record Kind(String words, LinkedHashMap<String, String> characters) {}
+    record Kind(
+            String words,
+            LinkedHashMap<String, String> characters,
+            @Nullable Map<String, String> never) {}
 
     /** A card that can't be understood. @param where the word of the card to look at */
     static final class Unreadable extends IllegalArgumentException {
@@ -198,6 +202,30 @@ final class CardReader {
             }
             lines(known.characters(), group).forEach(lines::putIfAbsent);
         }
+        Map<String, String> never = new LinkedHashMap<>();
+        for (String kind : like) {
+            Map<String, String> reasons =
+                    Objects.requireNonNull(kinds.get(kind)).never();
+            // A kind's reason is for what the kind says; a card that says otherwise gives its own.
+            if (reasons != null) {
+                reasons.forEach((c, why) -> {
+                    if (lines.getOrDefault(c, List.of())
+                            .equals(lines(
+                                            Objects.requireNonNull(kinds.get(kind))
+                                                    .characters(),
+                                            group)
+                                    .get(c))) {
+                        never.put(c, why);
+                    }
+                });
+            }
+        }
+        if (f.never() != null) {
+            f.never().keySet().forEach(this::definition);
+            never.putAll(f.never());
+        }
+        boolean harms = f.danger().dangerous()
+                || (f.constituents() != null && f.constituents().stream().anyMatch(Taxon.Constituent::harmsWhenTaken));
         Set<LifeStage> leafless = EnumSet.noneOf(LifeStage.class);
         for (Line line : lines.getOrDefault(LEAVES_NOW, List.of())) {
             if (line.states().strip().equals("always absent")) {
@@ -214,7 +242,13 @@ final class CardReader {
                 if (ofLeaf && line.stages().isEmpty() && !definition.id().equals("evergreen")) {
                     stages.removeAll(leafless);
                 }
-                shown.add(new Taxon.Shown(line.character(), new LinkedHashSet<>(stages), line.under(), states(line)));
+                Taxon.Shown read = new Taxon.Shown(
+                        line.character(),
+                        new LinkedHashSet<>(stages),
+                        line.under(),
+                        states(line),
+                        never.getOrDefault(line.character(), ""));
+                shown.add(harms ? read.asPromised(definition) : read);
             }
         }
         return shown;
@@ -285,6 +319,7 @@ final class CardReader {
             case ALWAYS -> Frequency.ALWAYS;
             case USUAL -> Frequency.USUAL;
             case RARE -> Frequency.RARE;
+            case POSSIBLE -> throw new Unreadable(character, character + ": 'possible' is not written on a card");
         };
     }
 

@@ -235,7 +235,7 @@ class HerbariumController {
         List<String> decisive =
                 a.lookAlike(other).map(Taxon.LookAlike::decisive).orElse(List.of());
         List<TellView> tells = new ArrayList<>();
-        for (String character : Telling.between(a, b, stage)) {
+        for (String character : Telling.between(all, a, b, stage)) {
             CharacterDefinition c = java.util.Objects.requireNonNull(all.character(character));
             tells.add(new TellView(
                     character,
@@ -253,7 +253,12 @@ class HerbariumController {
         var states = taxon.statesOf(c.id(), stage);
         return states == null
                 ? ""
-                : String.join(" or ", states.keySet().stream().map(c::wordsFor).toList());
+                : String.join(
+                        " or ",
+                        states.entrySet().stream()
+                                .filter(e -> e.getValue().word() != Frequency.Word.POSSIBLE)
+                                .map(e -> c.wordsFor(e.getKey()))
+                                .toList());
     }
 
     record DrawingView(
@@ -383,6 +388,7 @@ class HerbariumController {
                 s.stages().stream().sorted().toList(),
                 s.under().stream().sorted().toList(),
                 s.states().entrySet().stream()
+                        .filter(e -> e.getValue().word() != Frequency.Word.POSSIBLE)
                         .map(e -> new StateView(
                                 e.getKey(),
                                 c.wordsFor(e.getKey()),

@@ -37,7 +37,9 @@ public final class ShippedCards {
             @Nullable Boolean scent,
             @Nullable Integer cost,
             @Nullable Double error,
-            LinkedHashMap<String, String> states) {
+            @Nullable String fixed,
+            LinkedHashMap<String, String> states,
+            @Nullable Set<String> missing) {
 
         private static final double USUAL_ERROR = 0.03;
 
@@ -53,8 +55,10 @@ public final class ShippedCards {
                     Boolean.TRUE.equals(scent),
                     cost == null ? 1 : cost,
                     error == null ? USUAL_ERROR : error,
+                    fixed == null ? "" : fixed,
                     states.entrySet().stream()
-                            .map(e -> new CharacterDefinition.State(e.getKey(), e.getValue()))
+                            .map(e -> new CharacterDefinition.State(
+                                    e.getKey(), e.getValue(), missing != null && missing.contains(e.getKey())))
                             .toList());
         }
     }

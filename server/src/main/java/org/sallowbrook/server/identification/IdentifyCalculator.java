@@ -52,6 +52,7 @@ class IdentifyCalculator {
             String coreVersion,
             List<CandidateView> candidates,
             @Nullable QuestionView next,
+            @Nullable QuestionView further,
             VerdictView verdict,
             List<Finding> findings) {}
 
@@ -74,14 +75,14 @@ class IdentifyCalculator {
                                 .map(o -> new Identification.Observation(o.character(), o.state()))
                                 .toList(),
                         request.unseeable() == null ? Set.of() : request.unseeable()));
-        var next = result.next();
         var verdict = result.verdict();
         var at = verdict.tellableAt();
         return new IdentifyAnswer(
                 true,
                 CoreVersion.CURRENT,
                 result.candidates().stream().map(this::candidate).toList(),
-                next == null ? null : new QuestionView(next.character(), next.states(), next.why()),
+                question(result.next()),
+                question(result.further()),
                 new VerdictView(
                         verdict.status(),
                         verdict.taxon(),
@@ -94,6 +95,10 @@ class IdentifyCalculator {
                                 .toList(),
                         tellable(at)),
                 Answer.ungated(result.findings()));
+    }
+
+    private static @Nullable QuestionView question(Identification.@Nullable Question q) {
+        return q == null ? null : new QuestionView(q.character(), q.states(), q.why());
     }
 
     private static @Nullable TellableView tellable(Identification.@Nullable TellableAt at) {
