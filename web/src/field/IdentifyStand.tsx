@@ -6,7 +6,8 @@ import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
-import { Identify, type Seen } from '../identification/Identify'
+import { Look, type Seen } from '../identification/Look'
+import { Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
 
 import { KeepIdentification, type Kept } from './KeepIdentification'
@@ -43,32 +44,16 @@ function IdentifyPage({
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [id] = useState(() => v7())
-  const stages = taxon.months.map((m) => m.stage)
-  const month = Number(today.slice(5, 7))
-  const now = taxon.months.find((m) => m.months.includes(month))?.stage
-  const [seen, setSeen] = useState<Seen>({
-    on: today,
-    stage: stages.includes('FLOWERING') ? 'FLOWERING' : (now ?? stages[0] ?? 'LEAFY'),
-    region,
-    conditions: [],
-    observations: [],
-  })
+  const [on, setOn] = useState(today)
   const save = useMutation({
-    mutationFn: async ({ kept, pictures }: { kept: Kept; pictures: Chosen }) => {
+    mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       await ask(
         api.POST('/api/field/stands/{id}/identifications', {
           params: { path: { id: stand.id } },
-          body: {
-            on: seen.on,
-            stage: seen.stage,
-            conditions: seen.conditions,
-            observations: seen.observations,
-            ...kept,
-            id,
-          },
+          body: { ...seen, ...kept, on, id },
         }),
       )
-      await sendPictures(stand.id, pictures, { takenOn: seen.on, identificationId: id })
+      await sendPictures(stand.id, pictures, { takenOn: on, identificationId: id })
     },
     onSuccess: async () => {
       await queries.invalidateQueries()
@@ -76,25 +61,31 @@ function IdentifyPage({
     },
   })
   return (
-    <Page title={`Identify: ${stand.name}`}>
-      <p className="text-soft mb-3">
-        {stand.place}. Taken for {stand.commonName} (
-        <span className="font-plant italic">{stand.scientificName}</span>
-        ). Tap what you see; leave out what you cannot.
-      </p>
-      <Identify expected={stand.taxonId} group={taxon.group} seen={seen} onChange={setSeen}>
-        {(answer) => (
+    <Page title="Identify a stand">
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        <Input
+          label="Seen on"
+          type="date"
+          max={today}
+          value={on}
+          onChange={(e) => e.target.value && setOn(e.target.value)}
+        />
+        <p className="text-soft flex-1">
+          {stand.place}. Tap what you see; leave out what you cannot. What it was taken for is not shown while
+          you look.
+        </p>
+      </div>
+      <Look group={taxon.group} on={on} region={region}>
+        {(answer, seen) => (
           <KeepIdentification
             answer={answer}
-            seen={seen}
-            today={today}
-            onSeen={setSeen}
+            before={stand.identification !== undefined}
             error={save.error}
             busy={save.isPending}
-            onKeep={(kept, pictures) => save.mutate({ kept, pictures })}
+            onKeep={(kept, pictures) => save.mutate({ kept, pictures, seen })}
           />
         )}
-      </Identify>
+      </Look>
     </Page>
   )
 }

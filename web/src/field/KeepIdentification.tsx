@@ -1,11 +1,12 @@
 import { useState } from 'react'
-import type { Answer, Seen } from '../identification/Identify'
-import { Button, Input } from '../ui/controls'
+import type { Answer } from '../identification/Look'
+import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice } from '../ui/page'
 import { VERDICT } from '../ui/dictionary'
 import { NONE, PictureField, type Chosen } from './PictureField'
 
 export interface Kept {
+  otherPlants?: boolean
   secondObserver?: string
   book?: string
 }
@@ -13,21 +14,18 @@ export interface Kept {
 /** What is kept with the verdict, and the pictures taken while looking. */
 export type OnKeep = (kept: Kept, pictures: Chosen) => void
 
-/** Keeps what was seen with a stand: day, who else looked, book and page. The verdict is reckoned again by the server. */
+/** Keeps what was seen with a stand: who else looked, book and page. The verdict is reckoned again by the server. */
 export function KeepIdentification({
   answer,
-  seen,
-  today,
-  onSeen,
+  before,
   error,
   busy,
   onKeep,
   children,
 }: {
-  answer: Answer | undefined
-  seen: Seen
-  today: string
-  onSeen: (seen: Seen) => void
+  answer: Answer
+  /** Whether somebody looked at the stand before. */
+  before: boolean
   error: unknown
   busy: boolean
   onKeep: OnKeep
@@ -36,29 +34,36 @@ export function KeepIdentification({
   const [second, setSecond] = useState('')
   const [book, setBook] = useState('')
   const [pictures, setPictures] = useState(NONE)
+  const [others, setOthers] = useState(false)
+  const status =
+    answer.again.length > 0 && answer.verdict.status === 'CONFIRMED' ? 'NOT_YET' : answer.verdict.status
   return (
     <form
       className="bg-sheet border-line space-y-2 border-t-2 px-3 py-2"
       onSubmit={(e) => {
         e.preventDefault()
-        onKeep({ ...(second ? { secondObserver: second } : {}), ...(book ? { book } : {}) }, pictures)
+        onKeep(
+          { otherPlants: others, ...(second ? { secondObserver: second } : {}), ...(book ? { book } : {}) },
+          pictures,
+        )
       }}
     >
       <h2 className="font-semibold">Keep it with the stand</h2>
       {children}
-      <Input
-        label="Seen on"
-        type="date"
-        max={today}
-        value={seen.on}
-        onChange={(e) => e.target.value && onSeen({ ...seen, on: e.target.value })}
-      />
+      {answer.again.length > 0 && <p>Two answers were not looked at again, so it is kept as not yet.</p>}
+      {before && (
+        <Toggle
+          label="At other plants of the stand than the look before"
+          checked={others}
+          onChange={setOthers}
+        />
+      )}
       <Input label="Who else looked" value={second} onChange={(e) => setSecond(e.target.value)} />
       <Input label="Book, edition and page" value={book} onChange={(e) => setBook(e.target.value)} />
       <PictureField label="Pictures of what you saw" chosen={pictures} onChange={setPictures} />
       <ProblemNotice error={error} />
-      <Button kind="main" type="submit" disabled={busy || seen.observations.length === 0}>
-        Keep this verdict{answer ? `: ${VERDICT[answer.verdict.status]}` : ''}
+      <Button kind="main" type="submit" disabled={busy}>
+        Keep this verdict: {VERDICT[status]}
       </Button>
     </form>
   )

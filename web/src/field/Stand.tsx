@@ -53,6 +53,13 @@ function Looks({ stand }: { stand: Schemas['StandView'] }) {
       ) : (
         looks.isSuccess && <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
       )}
+      {stand.secondLook === 'WANTED' && stand.identification?.status === 'CONFIRMED' && (
+        <p className="border-amber bg-amber-pale mt-1 border-l-8 px-3 py-1">
+          Something deadly is taken for this plant, so one look is not enough. Let somebody else of the
+          household look, without telling them what it came to, or look yourself on another day at other
+          plants of the stand.
+        </p>
+      )}
       {older.length > 0 && (
         <details className="border-line mt-2 border-t pt-1">
           <summary className="text-note min-h-6 cursor-pointer underline">
@@ -69,6 +76,22 @@ function Looks({ stand }: { stand: Schemas['StandView'] }) {
   )
 }
 
+/** What was said when some answers were asked again. */
+function Again({ look }: { look: Schemas['IdentificationView'] }) {
+  const differing = look.again.filter(
+    (a) => !look.observations.some((o) => o.character === a.character && o.state === a.state),
+  )
+  return differing.length === 0 ? (
+    <p className="text-soft">
+      Looked at again, {look.again.length} of {look.observations.length}: the same
+    </p>
+  ) : (
+    <p className="text-amber font-medium">
+      Looked at again, {differing.length} of {look.again.length} came out differently
+    </p>
+  )
+}
+
 function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['IdentificationView'] }) {
   const photos = usePhotos(stand.id)
   const taken = (photos.data ?? []).filter((p) => p.identificationId === look.id)
@@ -80,6 +103,8 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
         {look.genus ? `, the genus ${look.genus}` : ''}
         {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${look.taxonId}` : ''}
       </p>
+      {look.otherPlants && <p className="text-soft">At other plants than the look before</p>}
+      {look.again.length > 0 && <Again look={look} />}
       {look.book && <p className="text-soft">Checked in {look.book}</p>}
       <Looked observations={look.observations} />
       {taken.length > 0 && (

@@ -7,6 +7,9 @@ export function StandVerdict({ stand }: { stand: StandView }) {
   if (stand.doubted) return <Word tone="text-madder border-madder border-double border-4">doubted</Word>
   switch (stand.identification?.status) {
     case 'CONFIRMED':
+      if (stand.secondLook === 'WANTED') {
+        return <Word tone="text-amber border-amber border-dashed">confirmed once, of two</Word>
+      }
       return <Word tone="text-lichen border-lichen">confirmed</Word>
     case 'NOT_YET':
       return <Word tone="text-amber border-amber border-dashed">not yet</Word>

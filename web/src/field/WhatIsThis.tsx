@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask } from '../api/client'
 import { useSession } from '../household/queries'
-import { Identify, STAGES, type Answer, type Group, type Seen } from '../identification/Identify'
+import { Look, type Answer, type Group, type Seen } from '../identification/Look'
+import { STAGES } from '../identification/StageOfIt'
 import { Choose, Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
 import { GROUP } from '../ui/dictionary'
@@ -29,22 +30,18 @@ function Ask({ today, region }: { today: string; region: string }) {
   const [name, setName] = useState('')
   const [place, setPlace] = useState('')
   const [stand, setStand] = useState('')
-  const [seen, setSeen] = useState<Seen>({
-    on: today,
-    stage: 'FLOWERING',
-    region,
-    conditions: [],
-    observations: [],
-  })
+  const [on, setOn] = useState(today)
   const save = useMutation({
     mutationFn: async ({
       kept,
       pictures,
       answer,
+      seen,
     }: {
       kept: Kept
       pictures: Chosen
-      answer: Answer | undefined
+      answer: Answer
+      seen: Seen
     }) => {
       let at = stand
       if (at === '') {
@@ -52,7 +49,7 @@ function Ask({ today, region }: { today: string; region: string }) {
           api.POST('/api/field/stands', {
             body: {
               id: ids.stand,
-              taxonId: answer?.verdict.taxon ?? '',
+              taxonId: answer.verdict.taxon ?? '',
               name,
               place,
               ground: 'UNKNOWN',
@@ -67,10 +64,10 @@ function Ask({ today, region }: { today: string; region: string }) {
       await ask(
         api.POST('/api/field/stands/{id}/identifications', {
           params: { path: { id: at } },
-          body: { ...seen, ...kept, id: ids.identification },
+          body: { ...seen, ...kept, on, id: ids.identification },
         }),
       )
-      await sendPictures(at, pictures, { takenOn: seen.on, identificationId: ids.identification })
+      await sendPictures(at, pictures, { takenOn: on, identificationId: ids.identification })
       return at
     },
     onSuccess: async (at) => {
@@ -89,28 +86,26 @@ function Ask({ today, region }: { today: string; region: string }) {
               value: g,
               label: GROUP[g],
             }))}
-            onChange={(g) => {
-              setGroup(g)
-              setSeen({
-                ...seen,
-                stage: g === 'PLANT' ? 'FLOWERING' : (STAGES[g][0] ?? 'LEAFY'),
-                observations: [],
-              })
-            }}
+            onChange={setGroup}
           />
         </div>
+        <Input
+          label="Seen on"
+          type="date"
+          max={today}
+          value={on}
+          onChange={(e) => e.target.value && setOn(e.target.value)}
+        />
         <p className="text-soft flex-1">Tap what you see; leave out what you cannot.</p>
       </div>
-      <Identify group={group} seen={seen} onChange={setSeen}>
-        {(answer) => (
+      <Look key={group} group={group} on={on} region={region}>
+        {(answer, seen) => (
           <KeepIdentification
             answer={answer}
-            seen={seen}
-            today={today}
-            onSeen={setSeen}
+            before={stand !== ''}
             error={save.error}
             busy={save.isPending}
-            onKeep={(kept, pictures) => save.mutate({ kept, pictures, answer })}
+            onKeep={(kept, pictures) => save.mutate({ kept, pictures, answer, seen })}
           >
             <Choose
               label="Stand"
@@ -129,7 +124,7 @@ function Ask({ today, region }: { today: string; region: string }) {
             )}
           </KeepIdentification>
         )}
-      </Identify>
+      </Look>
     </Page>
   )
 }

@@ -5,6 +5,7 @@ import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
+import { MedicineNames } from './MedicineNames'
 import { CONDITION, MEDICINE, type Condition, type Medicine } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
@@ -24,7 +25,8 @@ const LABELS: Record<string, string> = {
   trimester: 'Pregnancy',
   breastFeeding: 'Breast-feeding',
   conditions: 'Conditions',
-  medicines: 'Medicines',
+  medicines: 'Medicines by kind',
+  medicineNames: 'Medicines by name',
   allergyFamilies: 'Allergies',
   operationOn: 'Operation',
   recipient: 'Lives elsewhere',
@@ -32,6 +34,8 @@ const LABELS: Record<string, string> = {
 
 const say = (field: string, value: unknown): string => {
   if (field === 'medicines') return (value as Medicine[]).map((m) => MEDICINE[m]).join(', ') || 'none'
+  if (field === 'medicineNames')
+    return (value as { name: string }[]).map((m) => m.name ?? m).join(', ') || 'none'
   if (field === 'conditions') return (value as Condition[]).map((c) => CONDITION[c]).join(', ') || 'none'
   if (field === 'allergyFamilies') return (value as string[]).join(', ') || 'none'
   if (value === undefined || value === null || value === '') return 'empty'
@@ -83,6 +87,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
   const [recipient, setRecipient] = useState(person?.recipient ?? false)
   const [conditions, setConditions] = useState(person?.conditions ?? [])
   const [medicines, setMedicines] = useState(person?.medicines ?? [])
+  const [named, setNamed] = useState(person?.medicineNames ?? [])
   const [families, setFamilies] = useState(person?.allergyFamilies ?? [])
   const known = useFamilies()
 
@@ -96,6 +101,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
     breastFeeding: feeding,
     conditions,
     medicines,
+    medicineNames: named.map((m) => m.name),
     allergyFamilies: families,
     operationOn: operation || undefined,
     recipient,
@@ -172,6 +178,8 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
           </div>
         </Section>
         <Section title="Medicines taken">
+          <MedicineNames chosen={named} onChange={setNamed} />
+          <h3 className="mt-3 font-semibold">Or by kind</h3>
           <Ticks
             words={MEDICINE}
             all={MEDICINES}

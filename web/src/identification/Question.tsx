@@ -1,20 +1,25 @@
 import type { Schemas } from '../api/client'
-import { StateDrawing, type Characters } from '../herbarium/drawing'
+import { StateDrawing } from '../herbarium/drawing'
 import { Button } from '../ui/controls'
 
-/** One thing to look at, its states drawn on the plant in mind, big enough for a thumb. */
+const NEUTRAL = {}
+
+/**
+ * One thing to look at, big enough for a thumb. Its states are drawn by themselves, on no plant, in the order of the
+ * vocabulary or its reverse: neither follows what somebody expects.
+ */
 export function Question({
   character,
-  on,
   why,
   small,
+  reversed,
   onState,
   onUnseeable,
 }: {
   character: Schemas['CharacterView']
-  on: Characters
   why?: string | undefined
   small?: boolean
+  reversed?: boolean
   onState: (state: string) => void
   onUnseeable?: () => void
 }) {
@@ -28,9 +33,9 @@ export function Question({
       <p className="text-soft clear-both text-sm">{character.howToLook}</p>
       {why && <p className="text-water text-sm font-medium">{why}</p>}
       <div className={`mt-2 grid gap-2 ${small ? '' : 'sm:grid-cols-2'}`}>
-        {character.states.map((s) => (
+        {(reversed ? [...character.states].reverse() : character.states).map((s) => (
           <Button key={s.id} className="justify-start! text-left" onClick={() => onState(s.id)}>
-            {!small && <StateDrawing character={character.id} state={s.id} on={on} />}
+            {!small && <StateDrawing character={character.id} state={s.id} on={NEUTRAL} />}
             <span>{s.words}</span>
           </Button>
         ))}

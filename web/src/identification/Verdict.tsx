@@ -12,21 +12,6 @@ const STATUS = {
   STOP: { word: 'STOP', tone: 'border-madder text-madder bg-madder-pale' },
 }
 
-/** In the field, with one thumb: the verdict stays in sight while questions are answered. */
-export function VerdictStrip({ answer }: { answer: Answer }) {
-  const status = STATUS[answer.verdict.status]
-  const lead = answer.candidates.find((c) => c.taxon === answer.verdict.taxon)
-  const left = answer.candidates.filter((c) => c.posterior >= 0.001 && c.taxon !== 'none-of-these').length
-  return (
-    <a href="#verdict" className={`sticky top-0 z-10 block border-l-8 px-3 py-2 lg:hidden ${status.tone}`}>
-      <strong className="text-lg">{status.word}</strong>{' '}
-      <span className="text-ink">
-        {lead ? `most like ${lead.commonName}, ${left} left` : 'tap what you see'}
-      </span>
-    </a>
-  )
-}
-
 export function Verdict({ answer, characters }: { answer: Answer; characters: Schemas['CharacterView'][] }) {
   const { verdict } = answer
   const name = (id: string) => answer.candidates.find((c) => c.taxon === id)?.commonName ?? id

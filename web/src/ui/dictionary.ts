@@ -32,6 +32,22 @@ export const MEDICINE: Record<Medicine, string> = {
   DIURETIC: 'water tablets (diuretics)',
   ANTI_INFLAMMATORY: 'anti-inflammatory pain killers (NSAIDs)',
   ALCOHOL_REACTING: 'medicines that react with alcohol (such as metronidazole)',
+  TRIPTAN: 'migraine medicines (triptans)',
+  SEROTONERGIC_PAIN_KILLER: 'pain killers that raise serotonin (such as tramadol)',
+  OPIOID: 'opioids and their replacements',
+  CALCIUM_BLOCKER: 'calcium channel blockers',
+  STATIN: 'statins',
+  CANCER: 'cancer medicines',
+  HEPATITIS_C: 'hepatitis C medicines',
+  ANTIFUNGAL: 'medicines against fungi, swallowed',
+  THEOPHYLLINE: 'theophylline',
+  STOMACH_ACID: 'medicines against stomach acid',
+  METHOTREXATE: 'methotrexate',
+  THYROID: 'thyroid medicines',
+  STEROID: 'cortisone-like steroids',
+  EMERGENCY_CONTRACEPTIVE: 'emergency contraceptives',
+  OTHER: 'another prescribed medicine',
+  NOT_SURE: 'something nobody is sure of',
 }
 
 export const CONDITION: Record<Condition, string> = {
@@ -48,6 +64,18 @@ export const CONDITION: Record<Condition, string> = {
   ASTHMA: 'asthma',
   FLUID_RETENTION: 'water retention from heart or kidney',
   RECOVERY_FROM_DRINK: 'recovery from drink',
+  TRYING_TO_CONCEIVE: 'trying to conceive',
+  HEART_FAILURE: 'heart failure',
+  HEART_RHYTHM_DISORDER: 'a disorder of the heart’s rhythm',
+  BLEEDING_DISORDER: 'bleeding disorder',
+  DIABETES: 'diabetes',
+  EPILEPSY: 'epilepsy',
+  SALICYLATE_ASTHMA: 'asthma brought on by aspirin',
+  G6PD_DEFICIENCY: 'lack of the enzyme G6PD (favism)',
+  DEPRESSION: 'depression or bipolar illness',
+  AUTOIMMUNE_ILLNESS: 'autoimmune illness',
+  TRANSPLANT: 'a transplant',
+  HORMONE_SENSITIVE_TUMOUR: 'hormone-sensitive tumour',
 }
 
 /** As in "it is now in flower". */
@@ -174,6 +202,7 @@ export const FREQUENCY: Record<Schemas['StateView']['frequency'], string> = {
   ALWAYS: 'always',
   USUAL: 'usually',
   RARE: 'rarely',
+  POSSIBLE: 'not ruled out',
 }
 
 export const LOOKING: Record<Item<Schemas['ShownView']['under']>, string> = {

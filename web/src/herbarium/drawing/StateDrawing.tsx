@@ -46,7 +46,7 @@ const SHOWN: Record<string, Shown> = {
     by: 'bracts',
     with: { inflorescence: 'umbel' },
     state: { hood: { inflorescence: 'hood' } },
-    words: ['green-cup'],
+    words: ['green-cup', 'papery'],
   },
   'small-bracts': { by: 'little-umbels', with: { inflorescence: 'umbel' }, words: ['no-umbels'] },
   petals: { by: 'flower', with: { stamens: '', sepals: '', 'petal-marks': '' }, words: ['none'] },

@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client'
 /** One state for each character: what is drawn. */
 export type Characters = Record<string, string>
 
-const WEIGHT = { ALWAYS: 3, USUAL: 2, RARE: 1 }
+const WEIGHT = { ALWAYS: 3, USUAL: 2, RARE: 1, POSSIBLE: 9 }
 
 /** The state most often shown of each character at a stage. Without a stage, the one that shows most. */
 export function usualStates(shown: Schemas['ShownView'][], stage?: string): Characters {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.Herbarium;
@@ -59,6 +60,9 @@ public class CardsTest extends ServerTest {
         return new TreeSet<>(taxon.months().get(stage)).first();
     }
 
+    /** Their dangerous doubles leave too little at any stage; the verdict says so, and to grow or buy them. */
+    private static final Set<String> NEVER_BY_LOOKING = Set.of("caraway", "common-juniper", "garden-iris", "lungwort");
+
     /** At the stage at which a plant can be told from all that is dangerous, a typical specimen is confirmed. */
     @Test
     public void aTypicalHarmlessPlantIsConfirmedWhereItCanBeTold() {
@@ -76,9 +80,9 @@ public class CardsTest extends ServerTest {
                     stages++;
                 }
             }
-            assertThat(confirmed).as(taxon.id()).isTrue();
+            assertThat(confirmed).as(taxon.id()).isEqualTo(!NEVER_BY_LOOKING.contains(taxon.id()));
         }
-        assertThat(stages).isGreaterThan(70);
+        assertThat(stages).isGreaterThan(50);
     }
 
     /** Every dangerous plant, every stage, every single slip of the observer: never confirmed as something else. */
@@ -119,8 +123,8 @@ public class CardsTest extends ServerTest {
         assertThat(rosette.status()).isEqualTo(Status.NOT_YET);
         assertThat(rosette.open()).extracting(Identification.Open::taxon).contains("foxglove");
         var at = java.util.Objects.requireNonNull(rosette.tellableAt());
-        assertThat(at.stage()).isIn(LifeStage.LEAFY, LifeStage.FLOWERING);
-        assertThat(at.characters()).contains("stem-surface");
+        assertThat(at.stage()).isEqualTo(LifeStage.FLOWERING);
+        assertThat(at.characters()).contains("inflorescence");
     }
 
     @Test

@@ -155,6 +155,7 @@ final class Chain {
                 "LEAFY",
                 "observations",
                 Client.JSON.convertValue(seen.path("observations"), List.class)));
+        body.put("again", body.get("observations"));
         if (second != null) {
             body.put("secondObserver", second);
         }

@@ -36,17 +36,59 @@ public final class DosingGate {
     private static final int BEFORE_OPERATION_DAYS = 14;
     private static final int COMFREY_MOST_DAYS = 10;
     private static final int INDUCTION_LINGERS_DAYS = 14;
+    private static final int INDUCTION_LINGERS_DAYS_CONTRACEPTIVE = 28;
 
     private static final Set<MedicineClass> CLOTTING = Set.of(MedicineClass.ANTICOAGULANT, MedicineClass.ANTIPLATELET);
-    private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = Set.of(
+    private static final Set<MedicineClass> CONTRACEPTION =
+            Set.of(MedicineClass.CONTRACEPTIVE, MedicineClass.EMERGENCY_CONTRACEPTIVE);
+    private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = EnumSet.of(
             MedicineClass.ANTICOAGULANT,
             MedicineClass.CONTRACEPTIVE,
+            MedicineClass.EMERGENCY_CONTRACEPTIVE,
             MedicineClass.IMMUNOSUPPRESSANT,
             MedicineClass.ANTIRETROVIRAL,
+            MedicineClass.HEPATITIS_C,
             MedicineClass.DIGOXIN,
             MedicineClass.HEART_RHYTHM,
+            MedicineClass.CALCIUM_BLOCKER,
+            MedicineClass.STATIN,
+            MedicineClass.CANCER,
             MedicineClass.ANTIEPILEPTIC,
-            MedicineClass.ANTIDEPRESSANT);
+            MedicineClass.SEDATIVE,
+            MedicineClass.OPIOID,
+            MedicineClass.ANTIFUNGAL,
+            MedicineClass.THEOPHYLLINE,
+            MedicineClass.DIABETES,
+            MedicineClass.STOMACH_ACID);
+
+    /** Dangerous together with a plant that raises serotonin itself. */
+    private static final Set<MedicineClass> SEROTONERGIC = EnumSet.of(
+            MedicineClass.ANTIDEPRESSANT,
+            MedicineClass.TRIPTAN,
+            MedicineClass.SEROTONERGIC_PAIN_KILLER,
+            MedicineClass.LITHIUM);
+
+    /** Their level rises when a plant that weakened them is left off. */
+    private static final Set<MedicineClass> RISES_AFTER_INDUCTION =
+            EnumSet.of(MedicineClass.ANTICOAGULANT, MedicineClass.IMMUNOSUPPRESSANT, MedicineClass.DIGOXIN);
+
+    private static final Set<MedicineClass> UNLISTED = EnumSet.of(MedicineClass.OTHER, MedicineClass.NOT_SURE);
+
+    private static final Set<Constituent> STRONG_IN = EnumSet.of(
+            Constituent.SALICYLATE,
+            Constituent.ANTHRANOID,
+            Constituent.CARDIAC_GLYCOSIDE,
+            Constituent.COUMARIN,
+            Constituent.THUJONE);
+
+    private static final Set<Condition> NO_SALICYLATE = EnumSet.of(
+            Condition.BLEEDING_DISORDER, Condition.KIDNEY_DISEASE, Condition.LIVER_DISEASE, Condition.G6PD_DEFICIENCY);
+    private static final Set<MedicineClass> SALICYLATE_ADDS = EnumSet.of(
+            MedicineClass.ANTI_INFLAMMATORY,
+            MedicineClass.ANTIDEPRESSANT,
+            MedicineClass.LITHIUM,
+            MedicineClass.DIURETIC,
+            MedicineClass.STEROID);
 
     /** Medicines with so little room that silence on a card must count as a hold. */
     private static final Set<MedicineClass> NARROW = Set.of(
@@ -170,6 +212,7 @@ public final class DosingGate {
         gate.lingering();
         gate.classes();
         gate.alcohol();
+        gate.blockedBowel();
         gate.infants();
         gate.firstTime();
         return gate.findings;
@@ -264,16 +307,29 @@ public final class DosingGate {
             salicylate(taxon);
         }
         if (taxon.constituents().contains(Constituent.HYPERFORIN) && byMouth()) {
-            for (MedicineClass medicine : person.medicines()) {
-                if (WEAKENED_BY_INDUCTION.contains(medicine)) {
-                    stoppedBy.add(medicine);
-                    stop(
-                            "WEAKENS_MEDICINE",
-                            taxon.commonName() + " makes " + medicine.words() + " work less.",
-                            "Do not take it. If it was already taken, tell the prescriber or pharmacist; do not"
-                                    + " change the medicine yourself.");
-                }
-            }
+            person.medicines().stream().sorted().forEach(m -> inducer(taxon, m));
+        }
+    }
+
+    /** St John's-wort and its like: by mouth with no prescribed medicine at all. */
+    private void inducer(Taxon taxon, MedicineClass medicine) {
+        stoppedBy.add(medicine);
+        String advice = "Do not take it. If it was already taken, tell the prescriber or pharmacist; do not change the"
+                + " medicine yourself.";
+        if (SEROTONERGIC.contains(medicine)) {
+            stop(
+                    "SEROTONIN",
+                    taxon.commonName() + " together with " + medicine.words()
+                            + " can raise serotonin to a dangerous height.",
+                    advice);
+        } else if (WEAKENED_BY_INDUCTION.contains(medicine)) {
+            stop("WEAKENS_MEDICINE", taxon.commonName() + " makes " + medicine.words() + " work less.", advice);
+        } else {
+            stop(
+                    "WITH_ANY_MEDICINE",
+                    taxon.commonName() + " changes how the body deals with most medicines; with " + medicine.words()
+                            + " it is not taken.",
+                    advice);
         }
     }
 
@@ -327,7 +383,39 @@ public final class DosingGate {
         if (person.conditions().contains(Condition.ACTIVE_ULCER)) {
             stop("SALICYLATE", name + ", which can make an ulcer bleed.", "Ask the doctor.");
         }
-        for (MedicineClass medicine : person.medicines()) {
+        if (person.conditions().contains(Condition.SALICYLATE_ASTHMA)) {
+            stop("SALICYLATE", name + ", which can bring on an attack of this asthma.", "Never.");
+        } else if (person.conditions().contains(Condition.ASTHMA)) {
+            findings.add(Finding.warn(
+                    "SALICYLATE_ASTHMA",
+                    name + ", which bring on attacks in some who have asthma.",
+                    "Ask the doctor."));
+        }
+        for (Condition condition : person.conditions().stream().sorted().toList()) {
+            if (NO_SALICYLATE.contains(condition)) {
+                stop("SALICYLATE", name + ": not with " + condition.words() + ".", "Ask the doctor.");
+            }
+        }
+        if (beforeOperation()) {
+            stop(
+                    "SALICYLATE",
+                    name + ": not in the two weeks before an operation.",
+                    "Tell the surgeon if it was taken.");
+        }
+        if (person.medicines().contains(MedicineClass.METHOTREXATE)) {
+            stoppedBy.add(MedicineClass.METHOTREXATE);
+            stop(
+                    "SALICYLATE",
+                    name + ", which keep methotrexate in the body.",
+                    "Do not take it. Ask the prescriber or pharmacist; do not change the medicine.");
+        }
+        for (MedicineClass medicine : person.medicines().stream().sorted().toList()) {
+            if (SALICYLATE_ADDS.contains(medicine)) {
+                findings.add(Finding.warn(
+                        "SALICYLATE_ADDS",
+                        name + ", which act together with " + medicine.words() + ".",
+                        "Ask the prescriber or pharmacist first."));
+            }
             if (CLOTTING.contains(medicine)) {
                 stoppedBy.add(medicine);
                 stop(
@@ -380,6 +468,11 @@ public final class DosingGate {
                         "Never.");
             }
         }
+        unlisted(taxon);
+        underTreatment(taxon);
+        tryingToConceive(taxon);
+        diabetes(taxon);
+        everyday(taxon);
         operation(taxon);
         implied(taxon);
     }
@@ -415,12 +508,86 @@ public final class DosingGate {
         }
     }
 
+    private boolean beforeOperation() {
+        if (person.operationOn() == null) {
+            return false;
+        }
+        long days = ChronoUnit.DAYS.between(on, person.operationOn());
+        return days >= 0 && days <= BEFORE_OPERATION_DAYS;
+    }
+
+    /** What nobody could place can't be checked, and silence would read as leave. */
+    private void unlisted(Taxon taxon) {
+        if (!byMouth()
+                || person.medicines().stream().noneMatch(UNLISTED::contains)
+                || stoppedBy.containsAll(UNLISTED)) {
+            return;
+        }
+        boolean strong = taxon.uses().stream().anyMatch(u -> u.potency() == Taxon.Potency.STRONG)
+                || taxon.constituents().stream().anyMatch(STRONG_IN::contains);
+        String message = person.name() + " takes a medicine that is in no class here; whether " + taxon.commonName()
+                + " goes with it is unknown.";
+        String action = "Ask the pharmacist, with the packet in hand, and enter what it is on the person's page.";
+        if (taxon.constituents().contains(Constituent.HYPERFORIN)) {
+            return;
+        }
+        findings.add(
+                strong
+                        ? Finding.hold("UNLISTED_MEDICINE", message, action)
+                        : Finding.warn("UNLISTED_MEDICINE", message, action));
+    }
+
+    /** Held for everyone under treatment with so little room that silence on a card is no leave. */
+    private void underTreatment(Taxon taxon) {
+        for (Condition condition : List.of(Condition.TRANSPLANT, Condition.HORMONE_SENSITIVE_TUMOUR)) {
+            if (byMouth()
+                    && person.conditions().contains(condition)
+                    && taxon.caution(condition).isEmpty()) {
+                hold(
+                        "NOT_CHECKED",
+                        "Whether " + taxon.commonName() + " goes with " + condition.words()
+                                + " is unknown: nobody has checked.",
+                        "Ask the doctor who treats it and enter the answer on the card.");
+            }
+        }
+    }
+
+    /** A child may be on the way before anybody knows. */
+    private void tryingToConceive(Taxon taxon) {
+        if (byMouth() && person.conditions().contains(Condition.TRYING_TO_CONCEIVE) && !person.pregnant()) {
+            taxon.caution(Subject.PREGNANCY, "1")
+                    .filter(c -> c.status() == CautionStatus.PRESENT)
+                    .ifPresent(c -> findings.add(Finding.warn(
+                            "TRYING_TO_CONCEIVE",
+                            taxon.commonName() + " is not for pregnancy (" + c.effect()
+                                    + "), which begins before it is known.",
+                            "Ask the midwife, doctor or pharmacist first.")));
+        }
+    }
+
+    private void diabetes(Taxon taxon) {
+        if (!byMouth() || !person.conditions().contains(Condition.DIABETES)) {
+            return;
+        }
+        taxon.caution(MedicineClass.DIABETES).ifPresent(c -> present(taxon, c, Condition.DIABETES.words()));
+        if (product.honey()) {
+            findings.add(Finding.warn("SUGAR", "It holds honey, which is sugar.", "Count it in, or make it without."));
+        }
+    }
+
+    /** What the card says of sun and of driving concerns everybody. */
+    private void everyday(Taxon taxon) {
+        for (Subject subject : List.of(Subject.SUN, Subject.DRIVING)) {
+            taxon.caution(subject, "")
+                    .ifPresent(c -> present(taxon, c, subject == Subject.SUN ? "strong sun" : "driving or machines"));
+        }
+    }
+
     private void operation(Taxon taxon) {
         if (person.operationOn() == null) {
             return;
         }
-        long days = ChronoUnit.DAYS.between(on, person.operationOn());
-        if (days < 0 || days > BEFORE_OPERATION_DAYS) {
+        if (!beforeOperation()) {
             return;
         }
         Caution caution = taxon.caution(Subject.OPERATION, "").orElse(null);
@@ -442,21 +609,32 @@ public final class DosingGate {
         }
     }
 
-    /** What induction did to a medicine lasts for two weeks after the plant was last taken. */
+    /** What induction did to a medicine lasts for weeks after the plant was last taken, and is then undone. */
     private void lingering() {
         LocalDate last = intake.inducerLastOn();
-        if (last == null || on.isAfter(last.plusDays(INDUCTION_LINGERS_DAYS))) {
+        if (last == null) {
             return;
         }
         person.medicines().stream()
                 .filter(WEAKENED_BY_INDUCTION::contains)
                 .sorted()
-                .forEach(medicine -> hold(
-                        "INDUCTION_LINGERS",
-                        "A plant that weakens " + medicine.words() + " was taken until " + Words.day(last)
-                                + "; its effect lasts about two weeks more.",
-                        "Tell the prescriber or pharmacist now; start nothing new before "
-                                + Words.day(last.plusDays(INDUCTION_LINGERS_DAYS + 1L)) + "."));
+                .forEach(medicine -> lingering(medicine, last));
+    }
+
+    private void lingering(MedicineClass medicine, LocalDate last) {
+        int days = CONTRACEPTION.contains(medicine) ? INDUCTION_LINGERS_DAYS_CONTRACEPTIVE : INDUCTION_LINGERS_DAYS;
+        if (on.isAfter(last.plusDays(days))) {
+            return;
+        }
+        hold(
+                "INDUCTION_LINGERS",
+                "A plant that weakens " + medicine.words() + " was taken until " + Words.day(last)
+                        + "; its effect lasts about " + days / 7 + " weeks more"
+                        + (RISES_AFTER_INDUCTION.contains(medicine)
+                                ? ", and the level of the medicine may rise as it wears off."
+                                : "."),
+                "Tell the prescriber or pharmacist now; start nothing new before " + Words.day(last.plusDays(days + 1L))
+                        + ".");
     }
 
     /** The same constituent class from everything taken is added up. */
@@ -545,17 +723,33 @@ public final class DosingGate {
         if (!byMouth() || strength.fraction() == 0) {
             return;
         }
-        if (person.pregnant()) {
-            stop("ALCOHOL", "It holds alcohol: not in pregnancy.", "Use a tea, if the card allows it.");
+        noAlcohol(person.pregnant(), "in pregnancy");
+        noAlcohol(person.breastFeeding(), "while breast-feeding");
+        for (Condition condition :
+                List.of(Condition.RECOVERY_FROM_DRINK, Condition.LIVER_DISEASE, Condition.EPILEPSY)) {
+            noAlcohol(person.conditions().contains(condition), "with " + condition.words());
         }
-        if (person.conditions().contains(Condition.RECOVERY_FROM_DRINK)) {
-            stop("ALCOHOL", "It holds alcohol: not in recovery from drink.", "Use a tea or a glycerite.");
+        for (MedicineClass medicine : List.of(
+                MedicineClass.ALCOHOL_REACTING,
+                MedicineClass.SEDATIVE,
+                MedicineClass.ANTIEPILEPTIC,
+                MedicineClass.OPIOID,
+                MedicineClass.METHOTREXATE)) {
+            noAlcohol(person.medicines().contains(medicine), "with " + medicine.words());
         }
-        if (person.medicines().contains(MedicineClass.ALCOHOL_REACTING)) {
-            stop(
+        if (person.conditions().contains(Condition.HEART_RHYTHM_DISORDER)
+                || person.conditions().contains(Condition.TRYING_TO_CONCEIVE)) {
+            findings.add(Finding.warn(
                     "ALCOHOL",
-                    "It holds alcohol, and " + person.name() + " takes " + MedicineClass.ALCOHOL_REACTING.words() + ".",
-                    "Ask the prescriber or pharmacist.");
+                    "It holds alcohol, which is better left out with a disorder of the heart's rhythm, and when trying to"
+                            + " conceive.",
+                    "Use a tea, a vinegar or a glycerite."));
+        }
+        if (person.ageYears() < ADULT && person.weightKg() == null) {
+            hold(
+                    "WEIGHT_UNKNOWN",
+                    "It holds alcohol, and what a child bears goes by weight; " + person.name() + "'s is not known.",
+                    "Enter the weight, or use a tea.");
         }
         if (intake.mostMlPerDose() > 0) {
             Dose.Result dose = Dose.reckon(new Dose.Request(
@@ -566,6 +760,24 @@ public final class DosingGate {
                     Interval.exactly(0),
                     new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm())));
             findings.addAll(dose.findings());
+        }
+    }
+
+    private void noAlcohol(boolean concerns, String whom) {
+        if (concerns) {
+            stop(
+                    "ALCOHOL",
+                    "It holds alcohol: not " + whom + ".",
+                    "Use a tea, a vinegar or a glycerite, if the card allows it.");
+        }
+    }
+
+    private void blockedBowel() {
+        if (byMouth() && person.conditions().contains(Condition.BOWEL_OBSTRUCTION)) {
+            stop(
+                    "BLOCKED_BOWEL",
+                    "With a blocked bowel nothing home-made goes by mouth.",
+                    "See a doctor today; with pain and vomiting call for help now.");
         }
     }
 

@@ -27,6 +27,7 @@ public final class HarvestGate {
     /**
      * @param look that speaks for the stand on the day; null when none does
      * @param doubted whether somebody has since doubted it
+     * @param second whether a look by other eyes, or at other plants, was needed and made
      * @param dangerousLookAlikes whether anything poisonous or deadly is taken for it
      * @param tellableNow whether it can be told from its dangerous look-alikes at the stage it is picked
      * @param tag the staked plant that is picked; null when the stand is picked
@@ -34,6 +35,7 @@ public final class HarvestGate {
     public record Identity(
             IdentityOnRecord.@Nullable Look look,
             boolean doubted,
+            IdentityOnRecord.SecondLook second,
             boolean dangerousLookAlikes,
             boolean tellableNow,
             @Nullable Tag tag) {
@@ -133,6 +135,13 @@ public final class HarvestGate {
                     "It is not certain that this is " + taxon.commonName() + ".",
                     "Identify the stand first; wait for the stage at which it can be told."));
         } else {
+            if (identity.second() == IdentityOnRecord.SecondLook.WANTED) {
+                findings.add(Finding.stop(
+                        "SECOND_LOOK",
+                        "Something deadly is taken for " + taxon.commonName() + ", and only one look is on record.",
+                        "Let somebody else look, without telling them what it came to, or look yourself on another day"
+                                + " at other plants of the stand."));
+            }
             ofAnotherTime(request, findings);
         }
         if (!identity.tellableNow() && !identity.doubted()) {

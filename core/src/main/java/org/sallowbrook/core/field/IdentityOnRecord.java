@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification;
 
 /**
@@ -20,8 +22,24 @@ public final class IdentityOnRecord {
      * @param forTaxon what the stand was said to be when it was looked at
      * @param on the day it claims
      * @param keptAt when the server kept it
+     * @param by who looked
+     * @param otherPlants whether other plants of the stand were looked at than in the look before
      */
-    public record Look(String forTaxon, LocalDate on, Instant keptAt, LifeStage stage, Identification.Status status) {}
+    public record Look(
+            String forTaxon,
+            LocalDate on,
+            Instant keptAt,
+            LifeStage stage,
+            Identification.Status status,
+            String by,
+            boolean otherPlants) {}
+
+    /** Whether a plant that something deadly is taken for was looked at twice. */
+    public enum SecondLook {
+        NOT_NEEDED,
+        WANTED,
+        DONE
+    }
 
     private static final Comparator<Look> LATER = Comparator.comparing(Look::on).thenComparing(Look::keptAt);
 
@@ -48,5 +66,34 @@ public final class IdentityOnRecord {
     /** Whether a look is recent enough on a day: one round of the year and the season it began in, as of a tag. */
     public static boolean fresh(Look look, LocalDate day) {
         return !day.isAfter(look.on().plusDays(Tag.VALID_DAYS));
+    }
+
+    /**
+     * One pair of eyes that hopes sees what it hopes for, twice if need be. Where something deadly is taken for the plant,
+     * a CONFIRMED counts when another bears it out: of the same plant and stage, fresh, by another person, or by the same
+     * on another day and on other plants, with no STOP kept since the older of the two.
+     *
+     * @param speaking the look that speaks on the day
+     */
+    public static SecondLook second(
+            Taxon taxon, List<Taxon> takenFor, @Nullable Look speaking, LocalDate day, List<Look> looks) {
+        if (takenFor.stream().noneMatch(t -> t.danger() == Danger.DEADLY)) {
+            return SecondLook.NOT_NEEDED;
+        }
+        if (speaking == null || speaking.status() != Identification.Status.CONFIRMED) {
+            return SecondLook.WANTED;
+        }
+        boolean borneOut = looks.stream()
+                .filter(l -> l.status() == Identification.Status.CONFIRMED
+                        && l.forTaxon().equals(taxon.id())
+                        && l.stage() == speaking.stage()
+                        && fresh(l, day)
+                        && !l.on().isAfter(day))
+                .filter(l -> !l.by().equals(speaking.by())
+                        || (!l.on().equals(speaking.on()) && (l.otherPlants() || speaking.otherPlants())))
+                .anyMatch(l -> looks.stream()
+                        .noneMatch(s -> s.status() == Identification.Status.STOP
+                                && !s.keptAt().isBefore(l.keptAt())));
+        return borneOut ? SecondLook.DONE : SecondLook.WANTED;
     }
 }

@@ -3,6 +3,7 @@ package org.sallowbrook.core.herbarium;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +47,23 @@ public final class Herbarium {
     /** Taxa by any name, current, older or common, best first, typing errors tolerated. */
     public List<Found> search(String words) {
         return NameSearch.search(taxa.values(), words);
+    }
+
+    /** How many plants of a kind are at each stage in a month, most first: what stage to propose, and never to assume. */
+    public Map<LifeStage, Long> stages(String region, Group group, int month) {
+        Map<LifeStage, Long> counts = new EnumMap<>(LifeStage.class);
+        taxa.values().stream()
+                .filter(t -> t.group() == group && t.regions().contains(region))
+                .forEach(t -> t.months().forEach((stage, months) -> {
+                    if (months.contains(month)) {
+                        counts.merge(stage, 1L, Long::sum);
+                    }
+                }));
+        Map<LifeStage, Long> sorted = new LinkedHashMap<>();
+        counts.entrySet().stream()
+                .sorted(Map.Entry.<LifeStage, Long>comparingByValue().reversed())
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        return sorted;
     }
 
     /** This herbarium with some cards put in the place of others of the same id, or added. */

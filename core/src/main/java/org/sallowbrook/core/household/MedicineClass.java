@@ -17,7 +17,25 @@ public enum MedicineClass {
     BLOOD_PRESSURE("a blood pressure medicine"),
     DIURETIC("a water tablet"),
     ANTI_INFLAMMATORY("an anti-inflammatory pain killer"),
-    ALCOHOL_REACTING("a medicine that reacts with alcohol");
+    ALCOHOL_REACTING("a medicine that reacts with alcohol"),
+    TRIPTAN("a migraine medicine (triptan)"),
+    SEROTONERGIC_PAIN_KILLER("a pain killer that raises serotonin"),
+    OPIOID("an opioid or its replacement"),
+    CALCIUM_BLOCKER("a calcium channel blocker"),
+    STATIN("a statin"),
+    CANCER("a cancer medicine"),
+    HEPATITIS_C("a hepatitis C medicine"),
+    ANTIFUNGAL("a medicine against fungi"),
+    THEOPHYLLINE("theophylline"),
+    STOMACH_ACID("a medicine against stomach acid"),
+    METHOTREXATE("methotrexate"),
+    THYROID("a thyroid medicine"),
+    STEROID("a cortisone-like steroid"),
+    EMERGENCY_CONTRACEPTIVE("an emergency contraceptive"),
+    /** None of the classes here. */
+    OTHER("another prescribed medicine"),
+    /** Nobody knows what it is. */
+    NOT_SURE("a medicine nobody is sure of");
 
     private final String words;
 

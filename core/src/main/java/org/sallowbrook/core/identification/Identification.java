@@ -30,6 +30,8 @@ public final class Identification {
      * @param month 1..12
      * @param conditions of looking
      * @param unseeable characters that can't be seen and are not asked again; no evidence
+     * @param again what was said of some of the observed characters when they were asked once more, on another leaf or
+     *     flower; one that differs takes its character out of the evidence
      */
     public record Request(
             int month,
@@ -37,7 +39,8 @@ public final class Identification {
             String region,
             Set<LookingCondition> conditions,
             List<Observation> observations,
-            Set<String> unseeable) {
+            Set<String> unseeable,
+            List<Observation> again) {
         public Request {
             Checks checks = Checks.begin().range("month", month, 1, 12);
             Set<String> seen = new HashSet<>();
@@ -51,6 +54,49 @@ public final class Identification {
             conditions = Set.copyOf(conditions);
             unseeable = Set.copyOf(unseeable);
             observations = List.copyOf(observations);
+            again = List.copyOf(again);
+        }
+
+        public Request(
+                int month,
+                LifeStage stage,
+                String region,
+                Set<LookingCondition> conditions,
+                List<Observation> observations,
+                Set<String> unseeable) {
+            this(month, stage, region, conditions, observations, unseeable, List.of());
+        }
+
+        /** Characters of which two different things were said. */
+        Set<String> contradicted() {
+            Set<String> differing = new HashSet<>();
+            for (Observation second : again) {
+                boolean said = observations.stream().anyMatch(o -> o.character().equals(second.character()));
+                if (said && !observations.contains(second)) {
+                    differing.add(second.character());
+                }
+            }
+            return differing;
+        }
+
+        /** What counts: what was not contradicted. It was asked, though, and is not asked a third time. */
+        Request withoutContradicted() {
+            Set<String> differing = contradicted();
+            if (differing.isEmpty()) {
+                return this;
+            }
+            Set<String> asked = new HashSet<>(unseeable);
+            asked.addAll(differing);
+            return new Request(
+                    month,
+                    stage,
+                    region,
+                    conditions,
+                    observations.stream()
+                            .filter(o -> !differing.contains(o.character()))
+                            .toList(),
+                    asked,
+                    again);
         }
 
         /** A leaf seen says that there are leaves now. */
@@ -64,7 +110,7 @@ public final class Identification {
             }
             List<Observation> all = new ArrayList<>(observations);
             all.add(new Observation(LEAVES_NOW, "present"));
-            return new Request(month, stage, region, conditions, all, unseeable);
+            return new Request(month, stage, region, conditions, all, unseeable, again);
         }
 
         private static boolean isLeaf(Herbarium herbarium, Observation observation) {
@@ -116,13 +162,26 @@ public final class Identification {
     /**
      * @param next null when nothing is worth asking, or nothing to be seen at this stage could make it certain
      * @param further in the second case, the question for whoever wants to go on
+     * @param again observed characters on which a CONFIRMED leans most and which were not asked again yet
      */
     public record Result(
             List<Candidate> candidates,
             @Nullable Question next,
             @Nullable Question further,
+            List<String> again,
             Verdict verdict,
-            List<Finding> findings) {}
+            List<Finding> findings) {
+
+        /** Whether a look is over: it is certain, it is a STOP, or nothing more to be seen now would make it so. */
+        public boolean settled() {
+            return verdict.status() != Status.NOT_YET || next == null;
+        }
+
+        /** CONFIRMED only when what it leans on was looked at twice. */
+        public Status kept() {
+            return verdict.status() == Status.CONFIRMED && !again.isEmpty() ? Status.NOT_YET : verdict.status();
+        }
+    }
 
     private Identification() {}
 
@@ -145,6 +204,14 @@ public final class Identification {
                         at + "character",
                         "can't be seen at stage " + request.stage());
             }
+        }
+        for (int i = 0; i < request.again().size(); i++) {
+            Observation second = request.again().get(i);
+            CharacterDefinition definition = herbarium.character(second.character());
+            checks.that(
+                    definition != null && definition.has(second.state()),
+                    "again[" + i + "].state",
+                    "is not a state of the character");
         }
         checks.done();
     }

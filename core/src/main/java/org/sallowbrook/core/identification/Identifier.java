@@ -39,7 +39,7 @@ public final class Identifier {
     /** @throws org.sallowbrook.core.measure.InvalidInput when something asked of is not in the vocabulary or the region */
     public Result identify(Request given) {
         Identification.checkAgainstVocabulary(herbarium, given);
-        Request request = given.withWhatItImplies(herbarium);
+        Request request = given.withoutContradicted().withWhatItImplies(herbarium);
         Scope scope = new Scope(request.region(), request.stage(), request.conditions());
         Table table = tables.get(scope);
         if (table == null) {
@@ -64,8 +64,9 @@ public final class Identifier {
                 candidates(table, posterior),
                 asked.next(),
                 asked.further(),
+                LookAgain.of(herbarium, given, verdict),
                 verdict,
-                findings(request, table, verdict));
+                findings(given, request, table, verdict, posterior.of[lead] >= NextQuestion.CLEAR));
     }
 
     private static List<Candidate> candidates(Table table, Posterior posterior) {
@@ -78,7 +79,7 @@ public final class Identifier {
         return List.copyOf(candidates);
     }
 
-    private List<Finding> findings(Request request, Table table, Verdict verdict) {
+    private List<Finding> findings(Request given, Request request, Table table, Verdict verdict, boolean clear) {
         List<Finding> findings = new ArrayList<>();
         if (verdict.status() == Status.STOP) {
             String names = verdict.open().isEmpty() && verdict.taxon() != null
@@ -89,7 +90,21 @@ public final class Identifier {
                     "What was seen fits a dangerous plant too well: " + names + ".",
                     "Do not pick it. Wash your hands if you have touched it."));
         } else if (verdict.status() == Status.NOT_YET) {
-            findings.add(Finding.hold("NOT_YET", notYet(verdict), whatNext(request, verdict)));
+            findings.add(Finding.hold("NOT_YET", notYet(verdict), whatNext(request, verdict, clear)));
+        }
+        List<String> contradicted = given.contradicted().stream()
+                .map(c -> {
+                    var definition = herbarium.character(c);
+                    return definition == null ? c : definition.name().toLowerCase(Locale.ROOT);
+                })
+                .sorted()
+                .toList();
+        if (!contradicted.isEmpty()) {
+            findings.add(Finding.warn(
+                    "CONTRADICTED",
+                    "Two looks at one thing gave two answers, and neither was counted: "
+                            + String.join(", ", contradicted) + ".",
+                    "Look at this on several parts of the plant, and on its neighbours: are there two kinds?"));
         }
         List<String> uncounted = request.observations().stream()
                 .map(o -> table.characters.get(table.index(o.character())))
@@ -118,8 +133,11 @@ public final class Identifier {
                 : "Not certain yet.";
     }
 
-    private static String whatNext(Request request, Verdict verdict) {
+    private static String whatNext(Request request, Verdict verdict, boolean clear) {
         TellableAt at = verdict.tellableAt();
+        if (clear && at == null && !verdict.open().isEmpty()) {
+            return "By looking, the two can't be told at any stage. Leave it where it grows; sow it yourself or buy it.";
+        }
         return at != null && at.stage() != request.stage()
                 ? "Mark the place and come back when it is "
                         + at.stage().name().toLowerCase(Locale.ROOT).replace('_', ' ') + "."

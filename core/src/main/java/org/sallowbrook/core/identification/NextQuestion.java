@@ -27,7 +27,7 @@ final class NextQuestion {
     private static final double DISCOUNT = 0.2;
 
     /** From here on the posterior has made up its mind. */
-    private static final double CLEAR = 0.95;
+    static final double CLEAR = 0.95;
 
     /** Below this a plant is no longer in question, and what only it could show is not asked about. */
     private static final double IN_QUESTION = 0.02;

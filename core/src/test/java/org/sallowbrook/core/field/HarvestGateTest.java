@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.IdentityOnRecord.SecondLook;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -27,13 +28,19 @@ public class HarvestGateTest {
     private static final Site SITE =
             new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null);
     private static final HarvestGate.Identity SURE =
-            new HarvestGate.Identity(look(Status.CONFIRMED), false, false, true, null);
+            new HarvestGate.Identity(look(Status.CONFIRMED), false, SecondLook.NOT_NEEDED, false, true, null);
 
     private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
 
     private static IdentityOnRecord.Look look(Status status) {
         return new IdentityOnRecord.Look(
-                "x", LocalDate.of(2026, 6, 28), Instant.parse("2026-06-28T09:00:00Z"), LifeStage.FLOWERING, status);
+                "x",
+                LocalDate.of(2026, 6, 28),
+                Instant.parse("2026-06-28T09:00:00Z"),
+                LifeStage.FLOWERING,
+                status,
+                "ilse",
+                false);
     }
 
     private static final Set<String> TELLS = Set.of("c0", "c1", "c2");
@@ -78,10 +85,19 @@ public class HarvestGateTest {
     @DataProvider
     public Object[][] identities() {
         return new Object[][] {
-            {new HarvestGate.Identity(null, false, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(look(Status.NOT_YET), false, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(look(Status.STOP), false, false, true, null), "NOT_IDENTIFIED"},
-            {new HarvestGate.Identity(look(Status.CONFIRMED), true, false, true, null), "IDENTITY_DOUBTED"},
+            {new HarvestGate.Identity(null, false, SecondLook.NOT_NEEDED, false, true, null), "NOT_IDENTIFIED"},
+            {
+                new HarvestGate.Identity(look(Status.NOT_YET), false, SecondLook.NOT_NEEDED, false, true, null),
+                "NOT_IDENTIFIED"
+            },
+            {
+                new HarvestGate.Identity(look(Status.STOP), false, SecondLook.NOT_NEEDED, false, true, null),
+                "NOT_IDENTIFIED"
+            },
+            {
+                new HarvestGate.Identity(look(Status.CONFIRMED), true, SecondLook.NOT_NEEDED, false, true, null),
+                "IDENTITY_DOUBTED"
+            },
         };
     }
 
@@ -172,7 +188,7 @@ public class HarvestGateTest {
     }
 
     private static HarvestGate.Identity untellable(@Nullable Tag tag) {
-        return new HarvestGate.Identity(look(Status.CONFIRMED), false, false, false, tag);
+        return new HarvestGate.Identity(look(Status.CONFIRMED), false, SecondLook.NOT_NEEDED, false, false, tag);
     }
 
     @DataProvider
@@ -200,7 +216,8 @@ public class HarvestGateTest {
         assertThat(codes(
                         HERB,
                         Taxon.Part.HERB,
-                        new HarvestGate.Identity(look(Status.CONFIRMED), true, false, false, tag),
+                        new HarvestGate.Identity(
+                                look(Status.CONFIRMED), true, SecondLook.NOT_NEEDED, false, false, tag),
                         SITE,
                         LifeStage.FLOWERING,
                         0.1,
@@ -218,7 +235,9 @@ public class HarvestGateTest {
                 DAY.minusDays(daysBefore),
                 Instant.parse("2026-07-01T00:00:00Z").plusSeconds(keptHour * 3600L),
                 LifeStage.FLOWERING,
-                status);
+                status,
+                "ilse",
+                false);
     }
 
     @DataProvider
@@ -260,7 +279,13 @@ public class HarvestGateTest {
         return codes(
                 HERB,
                 Taxon.Part.HERB,
-                new HarvestGate.Identity(look("x", daysBefore, 1, Status.CONFIRMED), false, lookAlikes, true, null),
+                new HarvestGate.Identity(
+                        look("x", daysBefore, 1, Status.CONFIRMED),
+                        false,
+                        SecondLook.NOT_NEEDED,
+                        lookAlikes,
+                        true,
+                        null),
                 SITE,
                 pickedAt,
                 0.1,
@@ -276,7 +301,13 @@ public class HarvestGateTest {
         assertThat(HarvestGate.check(new HarvestGate.Request(
                                 HERB,
                                 Taxon.Part.HERB,
-                                new HarvestGate.Identity(look("x", 1, 1, Status.CONFIRMED), false, true, true, null),
+                                new HarvestGate.Identity(
+                                        look("x", 1, 1, Status.CONFIRMED),
+                                        false,
+                                        SecondLook.NOT_NEEDED,
+                                        true,
+                                        true,
+                                        null),
                                 SITE,
                                 LifeStage.LEAFY,
                                 DAY,
@@ -306,5 +337,90 @@ public class HarvestGateTest {
                 .containsExactly("ground", "permission", "protectedSpecies", "plenty", "neighbour");
         assertThat(SITE.loosenedBy(guarded)).isEmpty();
         assertThat(guarded.loosenedBy(guarded)).isEmpty();
+    }
+
+    // ---- two looks where something deadly is taken for it
+
+    private static IdentityOnRecord.Look look(
+            int daysBefore, int keptHour, LifeStage stage, Status status, String by, boolean otherPlants) {
+        return new IdentityOnRecord.Look(
+                "x",
+                DAY.minusDays(daysBefore),
+                Instant.parse("2026-07-01T00:00:00Z").plusSeconds(keptHour * 3600L),
+                stage,
+                status,
+                by,
+                otherPlants);
+    }
+
+    @DataProvider
+    public Object[][] looks() {
+        var first = look(5, 1, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", false);
+        return new Object[][] {
+            {"one look", List.of(first), SecondLook.WANTED},
+            {
+                "another person, the same day",
+                List.of(first, look(5, 2, LifeStage.FLOWERING, Status.CONFIRMED, "tam", false)),
+                SecondLook.DONE
+            },
+            {
+                "the same person, the same day",
+                List.of(first, look(5, 2, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", true)),
+                SecondLook.WANTED
+            },
+            {
+                "the same person, another day, the same plants",
+                List.of(first, look(3, 2, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", false)),
+                SecondLook.WANTED
+            },
+            {
+                "the same person, another day, other plants",
+                List.of(first, look(3, 2, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", true)),
+                SecondLook.DONE
+            },
+            {
+                "at another stage",
+                List.of(first, look(3, 2, LifeStage.LEAFY, Status.CONFIRMED, "tam", false)),
+                SecondLook.WANTED
+            },
+            {
+                "too long ago",
+                List.of(look(500, 0, LifeStage.FLOWERING, Status.CONFIRMED, "tam", false), first),
+                SecondLook.WANTED
+            },
+            {
+                "a STOP between the two",
+                List.of(
+                        look(6, 0, LifeStage.FLOWERING, Status.CONFIRMED, "tam", false),
+                        look(5, 0, LifeStage.FLOWERING, Status.STOP, "corwen", false),
+                        first),
+                SecondLook.WANTED
+            },
+        };
+    }
+
+    @Test(dataProvider = "looks")
+    public void oneHopefulPairOfEyesIsNotEnoughBesideADeadlyPlant(
+            String what, List<IdentityOnRecord.Look> looks, SecondLook expected) {
+        Taxon deadly = Cards.card("y").danger(Danger.DEADLY).build();
+        Taxon harmless = Cards.card("z").build();
+        var speaking = IdentityOnRecord.on(DAY, "x", looks);
+        assertThat(IdentityOnRecord.second(HERB, List.of(deadly), speaking, DAY, looks))
+                .as(what)
+                .isEqualTo(expected);
+        assertThat(IdentityOnRecord.second(HERB, List.of(harmless), speaking, DAY, looks))
+                .isEqualTo(SecondLook.NOT_NEEDED);
+        assertThat(codes(
+                                HERB,
+                                Taxon.Part.HERB,
+                                new HarvestGate.Identity(speaking, false, expected, true, true, null),
+                                SITE,
+                                speaking == null ? LifeStage.FLOWERING : speaking.stage(),
+                                0.1,
+                                0,
+                                TELLS,
+                                true)
+                        .contains("SECOND_LOOK"))
+                .isEqualTo(expected == SecondLook.WANTED);
     }
 }

@@ -14,6 +14,7 @@ import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.field.Site;
+import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -292,6 +293,7 @@ class DemoData implements ApplicationRunner {
                 List.of(),
                 medicines,
                 List.of(),
+                List.of(),
                 null,
                 recipient));
         return id;
@@ -354,10 +356,29 @@ class DemoData implements ApplicationRunner {
                 seen.add(new FieldService.ObservationView(shown.character(), state));
             }
         }
+        // Where something deadly is taken for it, one look is not enough: the day before, and today at other plants.
+        boolean twice = taxon.lookAlikes().stream()
+                .anyMatch(l -> herbarium.taxon(l.taxon()).danger() == Danger.DEADLY);
+        if (twice) {
+            look(stand, people.today().minusDays(1), stage, seen, false);
+        }
+        look(stand, people.today(), stage, seen, twice);
+    }
+
+    private void look(
+            UUID stand, LocalDate on, LifeStage stage, List<FieldService.ObservationView> seen, boolean otherPlants) {
         field.identify(
                 stand,
                 new FieldService.IdentificationRequest(
-                        Owned.newId(), people.today(), stage, null, seen, "Tam Holm", "field guide, page noted"));
+                        Owned.newId(),
+                        on,
+                        stage,
+                        null,
+                        seen,
+                        seen,
+                        otherPlants,
+                        "Tam Holm",
+                        "field guide, page noted"));
     }
 
     /** Cannot yet be told from foxglove. */
@@ -374,6 +395,8 @@ class DemoData implements ApplicationRunner {
                                 new FieldService.ObservationView("leaf-outline", "lance"),
                                 new FieldService.ObservationView("leaf-hairs", "soft"),
                                 new FieldService.ObservationView("leaf-margin", "entire")),
+                        null,
+                        null,
                         null,
                         null));
     }

@@ -62,6 +62,8 @@ public class FieldService implements UsesTaxon {
             LifeStage stage,
             @Nullable Set<LookingCondition> conditions,
             List<ObservationView> observations,
+            @Nullable List<ObservationView> again,
+            @Nullable Boolean otherPlants,
             @Nullable String secondObserver,
             @Nullable String book) {}
 
@@ -73,6 +75,8 @@ public class FieldService implements UsesTaxon {
             @Nullable String taxonId,
             @Nullable String genus,
             List<ObservationView> observations,
+            List<ObservationView> again,
+            Boolean otherPlants,
             String identifiedBy,
             @Nullable String secondObserver,
             @Nullable String book) {}
@@ -92,6 +96,7 @@ public class FieldService implements UsesTaxon {
             @Nullable String neighbour,
             Boolean doubted,
             @Nullable String doubtReason,
+            IdentityOnRecord.SecondLook secondLook,
             @Nullable IdentificationView identification) {}
 
     public record HarvestRequest(
@@ -174,8 +179,13 @@ public class FieldService implements UsesTaxon {
     public List<StandView> stands() {
         Map<UUID, StandIdentification> newest = new HashMap<>();
         identifications.newest().forEach(i -> newest.putIfAbsent(i.standId, i));
+        Map<UUID, List<IdentityOnRecord.Look>> looks = new HashMap<>();
+        identifications
+                .findAllByOnDayGreaterThanEqual(people.today().minusDays(Tag.VALID_DAYS))
+                .forEach(i -> looks.computeIfAbsent(i.standId, k -> new java.util.ArrayList<>())
+                        .add(i.look()));
         return stands.findAllByOrderByName().stream()
-                .map(s -> view(s, newest.get(s.id)))
+                .map(s -> view(s, newest.get(s.id), looks.getOrDefault(s.id, List.of())))
                 .toList();
     }
 
@@ -271,6 +281,7 @@ public class FieldService implements UsesTaxon {
                 .that(length(request.book()) <= 300, "book", "must have at most 300 letters")
                 .done();
         Set<LookingCondition> conditions = request.conditions() == null ? Set.of() : request.conditions();
+        List<ObservationView> again = request.again() == null ? List.of() : request.again();
         Identification.Result result = herbarium
                 .identifier()
                 .identify(new Identification.Request(
@@ -278,10 +289,9 @@ public class FieldService implements UsesTaxon {
                         request.stage(),
                         people.region(),
                         conditions,
-                        request.observations().stream()
-                                .map(o -> new Identification.Observation(o.character(), o.state()))
-                                .toList(),
-                        Set.of()));
+                        observations(request.observations()),
+                        Set.of(),
+                        observations(again)));
         boolean sameTaxon = stand.taxonId.equals(result.verdict().taxon()) || sameGenus(stand, result.verdict());
         StandIdentification saved = new StandIdentification(request.id());
         saved.standId = standId;
@@ -289,9 +299,9 @@ public class FieldService implements UsesTaxon {
         saved.onDay = request.on();
         saved.keptAt = clock.instant();
         saved.stage = request.stage();
-        saved.status = result.verdict().status() == Identification.Status.CONFIRMED && !sameTaxon
+        saved.status = result.kept() == Identification.Status.CONFIRMED && !sameTaxon
                 ? Identification.Status.NOT_YET
-                : result.verdict().status();
+                : result.kept();
         saved.taxonId = result.verdict().taxon();
         saved.conditions =
                 String.join(",", conditions.stream().map(Enum::name).sorted().toList());
@@ -299,12 +309,21 @@ public class FieldService implements UsesTaxon {
         saved.verdict = json.writeValueAsString(result.verdict());
         saved.coreVersion = CoreVersion.CURRENT;
         saved.identifiedBy = Member.current().displayName();
+        saved.lookedBy = Member.current().accountId();
+        saved.otherPlants = Boolean.TRUE.equals(request.otherPlants());
+        saved.again = json.writeValueAsString(again);
         saved.secondObserver = request.secondObserver();
         saved.book = request.book();
         if (saved.status == Identification.Status.CONFIRMED && stand.doubted) {
             clearDoubt(stand, request);
         }
         return view(identifications.saveAndFlush(saved));
+    }
+
+    private static List<Identification.Observation> observations(List<ObservationView> seen) {
+        return seen.stream()
+                .map(o -> new Identification.Observation(o.character(), o.state()))
+                .toList();
     }
 
     /** By a look of two people, made after the doubt arose. */
@@ -461,6 +480,7 @@ public class FieldService implements UsesTaxon {
                 new HarvestGate.Identity(
                         speaking(stand, request.on()),
                         stand.doubted,
+                        second(stand, request.on(), looks(stand)),
                         taxon.lookAlikes().stream()
                                 .anyMatch(
                                         l -> herbarium.taxon(l.taxon()).danger().dangerous()),
@@ -479,12 +499,23 @@ public class FieldService implements UsesTaxon {
 
     /** The look that speaks for a stand on a day. */
     private IdentityOnRecord.@Nullable Look speaking(Stand stand, LocalDate day) {
-        return IdentityOnRecord.on(
+        return IdentityOnRecord.on(day, stand.taxonId, looks(stand));
+    }
+
+    private List<IdentityOnRecord.Look> looks(Stand stand) {
+        return identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(stand.id).stream()
+                .map(StandIdentification::look)
+                .toList();
+    }
+
+    private IdentityOnRecord.SecondLook second(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {
+        Taxon taxon = herbarium.taxon(stand.taxonId);
+        return IdentityOnRecord.second(
+                taxon,
+                taxon.lookAlikes().stream().map(l -> herbarium.taxon(l.taxon())).toList(),
+                IdentityOnRecord.on(day, stand.taxonId, looks),
                 day,
-                stand.taxonId,
-                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(stand.id).stream()
-                        .map(StandIdentification::look)
-                        .toList());
+                looks);
     }
 
     /** Whether every dangerous look-alike on the card can be told at this stage. */
@@ -544,10 +575,11 @@ public class FieldService implements UsesTaxon {
                 identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(s.id).stream()
                         .filter(i -> i.forTaxon.equals(s.taxonId))
                         .findFirst()
-                        .orElse(null));
+                        .orElse(null),
+                looks(s));
     }
 
-    private StandView view(Stand s, @Nullable StandIdentification newest) {
+    private StandView view(Stand s, @Nullable StandIdentification newest, List<IdentityOnRecord.Look> looks) {
         Taxon taxon = herbarium.taxon(s.taxonId);
         return new StandView(
                 s.id,
@@ -564,6 +596,7 @@ public class FieldService implements UsesTaxon {
                 s.neighbour,
                 s.doubted,
                 s.doubtReason,
+                second(s, people.today(), looks),
                 newest == null ? null : view(newest));
     }
 
@@ -576,6 +609,8 @@ public class FieldService implements UsesTaxon {
                 i.taxonId,
                 genus(i),
                 List.of(json.readValue(i.observations, ObservationView[].class)),
+                List.of(json.readValue(i.again, ObservationView[].class)),
+                i.otherPlants,
                 i.identifiedBy,
                 i.secondObserver,
                 i.book);

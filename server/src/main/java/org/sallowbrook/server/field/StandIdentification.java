@@ -41,6 +41,13 @@ class StandIdentification extends Owned {
     String coreVersion = "";
     String identifiedBy = "";
 
+    /** Account; null for looks kept before accounts were. */
+    @Nullable
+    UUID lookedBy;
+
+    boolean otherPlants;
+    String again = "[]";
+
     @Nullable
     String secondObserver;
 
@@ -50,7 +57,14 @@ class StandIdentification extends Owned {
     protected StandIdentification() {}
 
     IdentityOnRecord.Look look() {
-        return new IdentityOnRecord.Look(forTaxon, onDay, keptAt, stage, status);
+        return new IdentityOnRecord.Look(
+                forTaxon,
+                onDay,
+                keptAt,
+                stage,
+                status,
+                lookedBy == null ? identifiedBy : lookedBy.toString(),
+                otherPlants);
     }
 
     StandIdentification(UUID id) {

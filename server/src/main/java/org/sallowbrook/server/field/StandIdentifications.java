@@ -1,5 +1,6 @@
 package org.sallowbrook.server.field;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -14,4 +15,7 @@ interface StandIdentifications extends JpaRepository<StandIdentification, UUID> 
             + " and o.forTaxon = i.forTaxon"
             + " and (o.onDay > i.onDay or o.onDay = i.onDay and o.keptAt > i.keptAt))")
     List<StandIdentification> newest();
+
+    /** Every look that may still speak, at every stand. */
+    List<StandIdentification> findAllByOnDayGreaterThanEqual(LocalDate since);
 }

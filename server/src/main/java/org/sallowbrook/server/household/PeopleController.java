@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Medicines;
 import org.sallowbrook.core.household.PlantFamily;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -22,8 +24,11 @@ class PeopleController {
 
     private final PeopleService people;
 
-    PeopleController(PeopleService people) {
+    private final Medicines medicines;
+
+    PeopleController(PeopleService people, Medicines medicines) {
         this.people = people;
+        this.medicines = medicines;
     }
 
     @GetMapping
@@ -40,6 +45,12 @@ class PeopleController {
                 .map(f -> new FamilyView(f.latin(), f.words()))
                 .sorted(Comparator.comparing(FamilyView::words))
                 .toList();
+    }
+
+    /** Generic names like the one typed, with the classes they belong to. */
+    @GetMapping("/medicines")
+    List<Medicines.Named> medicines(@RequestParam String name) {
+        return medicines.search(name);
     }
 
     @GetMapping("/{id}")

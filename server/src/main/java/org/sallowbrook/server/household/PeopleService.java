@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.household.Medicines;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.household.PlantFamily;
 import org.sallowbrook.core.measure.Checks;
@@ -37,10 +38,12 @@ public class PeopleService {
             Boolean breastFeeding,
             List<Condition> conditions,
             List<MedicineClass> medicines,
+            @Nullable List<String> medicineNames,
             List<String> allergyFamilies,
             @Nullable LocalDate operationOn,
             Boolean recipient) {}
 
+    /** @param medicines classes ticked; those of the names come on top */
     public record PersonView(
             UUID id,
             Long version,
@@ -53,16 +56,19 @@ public class PeopleService {
             Boolean breastFeeding,
             List<Condition> conditions,
             List<MedicineClass> medicines,
+            List<Medicines.Named> medicineNames,
             List<String> allergyFamilies,
             @Nullable LocalDate operationOn,
             Boolean recipient) {}
 
+    private final Medicines medicines;
     private final People people;
     private final Households households;
     private final Once once;
     private final Clock clock;
 
-    PeopleService(People people, Households households, Once once, Clock clock) {
+    PeopleService(People people, Households households, Once once, Clock clock, Medicines medicines) {
+        this.medicines = medicines;
         this.once = once;
         this.people = people;
         this.households = households;
@@ -133,7 +139,12 @@ public class PeopleService {
 
     private void fill(PersonEntity entity, PersonRequest request) {
         LocalDate today = today();
+        List<String> names = request.medicineNames() == null ? List.of() : request.medicineNames();
         Checks.begin()
+                .that(
+                        names.stream().allMatch(n -> medicines.named(n).isPresent()),
+                        "medicineNames",
+                        "must be generic names known here; else choose another medicine")
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
                 .that(!request.bornOn().isAfter(today), "bornOn", "must not be in the future")
                 .that(request.bornOn().isAfter(today.minusYears(130)), "bornOn", "must be within 130 years")
@@ -155,6 +166,7 @@ public class PeopleService {
         entity.breastFeeding = request.breastFeeding();
         entity.conditions = join(request.conditions());
         entity.medicines = join(request.medicines());
+        entity.medicineNames = names.stream().distinct().collect(Collectors.joining(","));
         entity.allergyFamilies = request.allergyFamilies().stream()
                 .flatMap(f -> PlantFamily.of(f).stream())
                 .map(PlantFamily::latin)
@@ -165,7 +177,19 @@ public class PeopleService {
         person(entity, Period.between(entity.bornOn, today).getYears());
     }
 
-    private static Person person(PersonEntity p, int age) {
+    private Set<MedicineClass> medicines(PersonEntity p) {
+        Set<MedicineClass> all = split(p.medicines, MedicineClass.class);
+        named(p).forEach(n -> all.addAll(n.classes()));
+        return all;
+    }
+
+    private List<Medicines.Named> named(PersonEntity p) {
+        return texts(p.medicineNames).stream()
+                .flatMap(n -> medicines.named(n).stream())
+                .toList();
+    }
+
+    private Person person(PersonEntity p, int age) {
         return new Person(
                 p.name,
                 age,
@@ -174,12 +198,12 @@ public class PeopleService {
                 p.trimester,
                 p.breastFeeding,
                 split(p.conditions, Condition.class),
-                split(p.medicines, MedicineClass.class),
+                medicines(p),
                 texts(p.allergyFamilies),
                 p.operationOn);
     }
 
-    private static PersonView view(PersonEntity p, LocalDate today) {
+    private PersonView view(PersonEntity p, LocalDate today) {
         return new PersonView(
                 p.id,
                 p.version == null ? 0 : p.version,
@@ -192,6 +216,7 @@ public class PeopleService {
                 p.breastFeeding,
                 List.copyOf(split(p.conditions, Condition.class)),
                 List.copyOf(split(p.medicines, MedicineClass.class)),
+                named(p),
                 List.copyOf(texts(p.allergyFamilies)),
                 p.operationOn,
                 p.recipient);

@@ -27,6 +27,7 @@ class PersonEntity extends Versioned {
     boolean breastFeeding;
     String conditions = "";
     String medicines = "";
+    String medicineNames = "";
     String allergyFamilies = "";
 
     @Nullable

@@ -4,15 +4,19 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.Group;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.platform.Answer;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -26,7 +30,8 @@ class IdentifyCalculator {
             String region,
             @Nullable Set<LookingCondition> conditions,
             List<ObservationRequest> observations,
-            @Nullable Set<String> unseeable) {}
+            @Nullable Set<String> unseeable,
+            @Nullable List<ObservationRequest> again) {}
 
     record CandidateView(String taxon, String commonName, Double posterior, Danger danger) {}
 
@@ -53,6 +58,7 @@ class IdentifyCalculator {
             List<CandidateView> candidates,
             @Nullable QuestionView next,
             @Nullable QuestionView further,
+            List<String> again,
             VerdictView verdict,
             List<Finding> findings) {}
 
@@ -64,17 +70,7 @@ class IdentifyCalculator {
 
     @PostMapping("/api/calculators/identify")
     IdentifyAnswer identify(@RequestBody IdentifyRequest request) {
-        var result = herbarium
-                .identifier()
-                .identify(new Identification.Request(
-                        request.month(),
-                        request.stage(),
-                        request.region(),
-                        request.conditions() == null ? Set.of() : request.conditions(),
-                        request.observations().stream()
-                                .map(o -> new Identification.Observation(o.character(), o.state()))
-                                .toList(),
-                        request.unseeable() == null ? Set.of() : request.unseeable()));
+        var result = result(request);
         var verdict = result.verdict();
         var at = verdict.tellableAt();
         return new IdentifyAnswer(
@@ -83,6 +79,7 @@ class IdentifyCalculator {
                 result.candidates().stream().map(this::candidate).toList(),
                 question(result.next()),
                 question(result.further()),
+                result.again(),
                 new VerdictView(
                         verdict.status(),
                         verdict.taxon(),
@@ -95,6 +92,52 @@ class IdentifyCalculator {
                                 .toList(),
                         tellable(at)),
                 Answer.ungated(result.findings()));
+    }
+
+    /**
+     * What to look at next, and nothing of what it points to: who sees a name while looking sees the plant that bears it.
+     *
+     * @param next null when nothing more to be seen now would settle it
+     * @param further in that case a question all the same
+     * @param settled there is enough to say what it is, or that it can't be said now
+     * @param again to be looked at once more before the look is over
+     */
+    record NextLook(@Nullable QuestionView next, @Nullable QuestionView further, Boolean settled, List<String> again) {}
+
+    @PostMapping("/api/calculators/identify/next")
+    NextLook next(@RequestBody IdentifyRequest request) {
+        var result = result(request);
+        return new NextLook(question(result.next()), question(result.further()), result.settled(), result.again());
+    }
+
+    record StageView(LifeStage stage, Long plants) {}
+
+    /** Stages at which plants of the region are in a month, those of most plants first. */
+    @GetMapping("/api/calculators/identify/stages")
+    List<StageView> stages(@RequestParam Integer month, @RequestParam Group group, @RequestParam String region) {
+        Checks.begin().range("month", month, 1, 12).done();
+        return herbarium.herbarium().stages(region, group, month).entrySet().stream()
+                .map(e -> new StageView(e.getKey(), e.getValue()))
+                .toList();
+    }
+
+    private Identification.Result result(IdentifyRequest request) {
+        return herbarium
+                .identifier()
+                .identify(new Identification.Request(
+                        request.month(),
+                        request.stage(),
+                        request.region(),
+                        request.conditions() == null ? Set.of() : request.conditions(),
+                        observations(request.observations()),
+                        request.unseeable() == null ? Set.of() : request.unseeable(),
+                        request.again() == null ? List.of() : observations(request.again())));
+    }
+
+    private static List<Identification.Observation> observations(List<ObservationRequest> given) {
+        return given.stream()
+                .map(o -> new Identification.Observation(o.character(), o.state()))
+                .toList();
     }
 
     private static @Nullable QuestionView question(Identification.@Nullable Question q) {

@@ -1,0 +1,315 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, type Schemas } from '../api/client'
+import { useCharacters } from '../herbarium/queries'
+import { Button, ButtonLink, Toggle } from '../ui/controls'
+import { LOOKING, STAGE } from '../ui/dictionary'
+import { Loaded, ProblemNotice, SafetyLine } from '../ui/page'
+import { useLive } from '../ui/useLive'
+import { Question } from './Question'
+import { StageOfIt } from './StageOfIt'
+import { Verdict } from './Verdict'
+
+export type Stage = Schemas['IdentifyRequest']['stage']
+export type Group = Schemas['CharacterView']['groups'][number]
+export type Answer = Schemas['IdentifyAnswer']
+type Observation = Schemas['ObservationRequest']
+type Condition = NonNullable<Schemas['IdentifyRequest']['conditions']>[number]
+
+/** A look as it is kept with a stand. */
+export interface Seen {
+  stage: Stage
+  conditions: Condition[]
+  observations: Observation[]
+  again: Observation[]
+}
+
+const CONDITIONS: { value: Condition; label: string }[] = [
+  { value: 'WET', label: 'wet' },
+  { value: 'DULL_WEATHER', label: 'dull weather' },
+  { value: 'SHADE', label: 'in shade' },
+  { value: 'FROSTED', label: 'after frost' },
+  { value: 'DRIED', label: 'a dried piece' },
+]
+
+/**
+ * A blind look: while answers are given no name, no odds and no verdict is on the page or in the browser, for whoever
+ * expects a plant sees it. What it says is asked for at the end, after some answers were looked at again; then nothing can
+ * be changed any more, only looked at anew.
+ */
+export function Look({
+  group,
+  on,
+  region,
+  children,
+}: {
+  group: Group
+  on: string
+  region: string
+  /** What to do with the verdict. */
+  children: (answer: Answer, seen: Seen) => React.ReactNode
+}) {
+  const [round, setRound] = useState(0)
+  return (
+    <Round key={round} group={group} on={on} region={region} onAnew={() => setRound(round + 1)}>
+      {children}
+    </Round>
+  )
+}
+
+interface Step {
+  character: string
+  /** Null when it can't be seen. */
+  state: string | null
+}
+
+function Round({
+  group,
+  on,
+  region,
+  onAnew,
+  children,
+}: {
+  group: Group
+  on: string
+  region: string
+  onAnew: () => void
+  children: (answer: Answer, seen: Seen) => React.ReactNode
+}) {
+  const characters = useCharacters()
+  const [stage, setStage] = useState<Stage>()
+  const [conditions, setConditions] = useState<Condition[]>([])
+  const [steps, setSteps] = useState<Step[]>([])
+  const [further, setFurther] = useState(false)
+  const [ended, setEnded] = useState(false)
+  const [again, setAgain] = useState<Observation[]>([])
+  const [notAgain, setNotAgain] = useState(false)
+
+  const observations = steps.flatMap((s) =>
+    s.state === null ? [] : [{ character: s.character, state: s.state }],
+  )
+  const body = {
+    month: Number(on.slice(5, 7)),
+    stage: stage ?? 'LEAFY',
+    region,
+    conditions,
+    observations,
+    unseeable: steps.filter((s) => s.state === null).map((s) => s.character),
+    again,
+  }
+  const next = useLive('next look', body, (b: typeof body, signal) =>
+    ask(api.POST('/api/calculators/identify/next', { body: b, signal })),
+  )
+  const wanted = ended && next.data && !next.behind && !notAgain ? next.data.again[0] : undefined
+  const over = ended && next.data !== undefined && !next.behind && wanted === undefined
+  const verdict = useQuery({
+    queryKey: ['verdict', body],
+    enabled: over,
+    queryFn: ({ signal }) => ask(api.POST('/api/calculators/identify', { body, signal })),
+  })
+
+  if (stage === undefined) {
+    return <StageOfIt group={group} month={body.month} region={region} onStage={setStage} />
+  }
+  return (
+    <Loaded query={characters}>
+      {(all) => {
+        if (ended) {
+          const asked = all.find((c) => c.id === wanted)
+          if (asked) {
+            return (
+              <div className="max-w-3xl space-y-3">
+                <p className="text-lg font-semibold">
+                  Look again, at another part of the same plant: what is it there?
+                </p>
+                <Question
+                  key={`again ${asked.id}`}
+                  character={asked}
+                  reversed
+                  onState={(state) => setAgain([...again, { character: asked.id, state }])}
+                />
+                <Button onClick={() => setNotAgain(true)}>I can’t look again now</Button>
+              </div>
+            )
+          }
+          return (
+            <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
+              <div className="space-y-3">
+                {!over && <p role="status">Working out what it says</p>}
+                <ProblemNotice error={verdict.error} />
+                {verdict.data && (
+                  <>
+                    <Verdict answer={verdict.data} characters={all} />
+                    <Answers steps={steps} all={all} />
+                    <div className="flex flex-wrap gap-2">
+                      <Button onClick={onAnew}>Look anew</Button>
+                      {verdict.data.verdict.taxon && (
+                        <ButtonLink to={`/herbarium/${verdict.data.verdict.taxon}/compare`}>
+                          Learn what it is taken for
+                        </ButtonLink>
+                      )}
+                    </div>
+                  </>
+                )}
+              </div>
+              <div className="space-y-3">
+                {verdict.data && children(verdict.data, { stage, conditions, observations, again })}
+                <SafetyLine />
+              </div>
+            </div>
+          )
+        }
+        const open = all.filter(
+          (c) =>
+            c.stages.includes(stage) &&
+            c.groups.includes(group) &&
+            !c.notUnder.some((n) => conditions.includes(n)) &&
+            !steps.some((s) => s.character === c.id),
+        )
+        const asked = next.data?.next?.character ?? (further ? next.data?.further?.character : undefined)
+        // Until the next question is known none is shown: one that jumps under a thumb gets a false answer.
+        const choosing = !next.isError && (!next.data || (next.behind && !open.some((c) => c.id === asked)))
+        const settled = !choosing && !further && next.data?.settled === true
+        const first = choosing || settled ? undefined : open.find((c) => c.id === asked)
+        const rest = open.filter((c) => c.id !== first?.id)
+        const see = (character: string, state: string | null) => setSteps([...steps, { character, state }])
+        return (
+          <div className="max-w-3xl space-y-3">
+            <div className="flex flex-wrap items-end gap-3">
+              <p>
+                It is now <strong>{STAGE[stage]}</strong>.{' '}
+                <button
+                  type="button"
+                  className="text-note min-h-6 underline"
+                  onClick={() => {
+                    setStage(undefined)
+                    setSteps([])
+                  }}
+                >
+                  Another stage
+                </button>
+              </p>
+              <Button onClick={() => setSteps(steps.slice(0, -1))} disabled={steps.length === 0}>
+                Undo
+              </Button>
+              <details>
+                <summary className="text-note min-h-6 cursor-pointer text-sm underline">
+                  How you see it
+                  {conditions.length > 0 && `: ${conditions.map((c) => LOOKING[c]).join(', ')}`}
+                </summary>
+                <div className="flex flex-wrap gap-3 py-1">
+                  {CONDITIONS.map((c) => (
+                    <Toggle
+                      key={c.value}
+                      label={c.label}
+                      checked={conditions.includes(c.value)}
+                      onChange={(yes) =>
+                        setConditions(
+                          yes ? [...conditions, c.value] : conditions.filter((x) => x !== c.value),
+                        )
+                      }
+                    />
+                  ))}
+                </div>
+              </details>
+            </div>
+            {choosing && (
+              <p role="status" className="text-soft border-line min-h-60 border-t-4 px-3 py-2">
+                Choosing what to look at next
+              </p>
+            )}
+            {settled && (
+              <section
+                aria-label="Enough"
+                className="border-water bg-water-pale space-y-2 border-l-8 px-3 py-2"
+              >
+                <p className="text-lg font-semibold">
+                  Enough was looked at to say what this is, or that it can’t be said now.
+                </p>
+                {(next.data?.next ?? next.data?.further) && (
+                  <Button onClick={() => setFurther(true)}>Look on all the same</Button>
+                )}
+              </section>
+            )}
+            {first && (
+              <Question
+                key={first.id}
+                character={first}
+                why={asked === first.id ? (next.data?.next ?? next.data?.further)?.why : undefined}
+                onState={(s) => see(first.id, s)}
+                onUnseeable={() => see(first.id, null)}
+              />
+            )}
+            {!choosing && !settled && !first && (
+              <p>Everything that can be seen at this stage has been looked at.</p>
+            )}
+            <ProblemNotice error={next.error} />
+            <Button
+              kind={settled ? 'main' : 'quiet'}
+              disabled={observations.length === 0}
+              onClick={() => setEnded(true)}
+            >
+              What does this say?
+            </Button>
+            <Answers
+              steps={steps}
+              all={all}
+              onForget={(c) => setSteps(steps.filter((s) => s.character !== c))}
+            />
+            <details>
+              <summary className="text-note min-h-6 cursor-pointer underline">
+                Any other character, in any order ({rest.length})
+              </summary>
+              <div className="mt-2 grid gap-3 md:grid-cols-2">
+                {rest.map((c) => (
+                  <Question key={c.id} character={c} small onState={(s) => see(c.id, s)} />
+                ))}
+              </div>
+            </details>
+          </div>
+        )
+      }}
+    </Loaded>
+  )
+}
+
+/** What was said so far; to be taken back one by one while the look goes on. */
+function Answers({
+  steps,
+  all,
+  onForget,
+}: {
+  steps: Step[]
+  all: Schemas['CharacterView'][]
+  onForget?: (character: string) => void
+}) {
+  const seen = steps.filter((s) => s.state !== null)
+  if (seen.length === 0) return null
+  const words = (s: Step) => {
+    const c = all.find((x) => x.id === s.character)
+    return `${c?.name ?? s.character}: ${c?.states.find((x) => x.id === s.state)?.words ?? ''}`
+  }
+  return (
+    <section aria-label="Seen so far" className="border-line bg-sheet border-t-2 px-3 py-2">
+      <h2 className="font-semibold">{onForget ? 'Seen so far' : 'What you saw'}</h2>
+      <ul className="flex flex-wrap gap-1.5 py-1">
+        {seen.map((s) => (
+          <li key={s.character}>
+            {onForget ? (
+              <button
+                type="button"
+                className="border-water bg-water-pale min-h-8 border px-2 text-sm"
+                onClick={() => onForget(s.character)}
+              >
+                <span className="sr-only">Take back </span>
+                {words(s)} <span aria-hidden>×</span>
+              </button>
+            ) : (
+              <span className="border-line inline-block border px-2 text-sm">{words(s)}</span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,64 @@
+import { useQuery } from '@tanstack/react-query'
+import { api, ask } from '../api/client'
+import { Button } from '../ui/controls'
+import { STAGE } from '../ui/dictionary'
+import type { Group, Stage } from './Look'
+
+export const STAGES: Record<Group, Stage[]> = {
+  PLANT: ['SEEDLING', 'ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING', 'WINTER'],
+  FERN: ['SPORING'],
+  LICHEN: ['THALLUS'],
+  FUNGUS: ['FRUIT_BODY'],
+}
+
+const HINT: Partial<Record<Stage, string>> = {
+  SEEDLING: 'its first leaves only',
+  ROSETTE: 'leaves at the ground, no stem yet',
+  LEAFY: 'a stem or twigs with leaves, no flower',
+  FLOWERING: 'at least one open flower',
+  FRUITING: 'fruits or seed heads, no flower',
+  WINTER: 'bare, or died back',
+}
+
+/** Asked, never assumed: what most plants do in this month is only said. */
+export function StageOfIt({
+  group,
+  month,
+  region,
+  onStage,
+}: {
+  group: Group
+  month: number
+  region: string
+  onStage: (stage: Stage) => void
+}) {
+  const stages = useQuery({
+    queryKey: ['stages', group, month, region],
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/calculators/identify/stages', { params: { query: { month, group, region } }, signal }),
+      ),
+  })
+  const most = stages.data?.[0]?.stage
+  return (
+    <fieldset className="bg-sheet border-water max-w-3xl border-t-4 px-3 py-2">
+      <legend className="float-left w-full text-xl font-semibold">What is it doing now?</legend>
+      <p className="text-soft clear-both text-sm">
+        Look at the plant itself, not at the calendar. Nothing is named until you ask what it all says.
+      </p>
+      <div className="mt-2 grid gap-2 sm:grid-cols-2">
+        {STAGES[group].map((s) => (
+          <Button key={s} className="justify-start! text-left" onClick={() => onStage(s)}>
+            <span>
+              <span className="block font-semibold">{STAGE[s]}</span>
+              <span className="text-soft block text-sm">
+                {HINT[s]}
+                {s === most && ' (most plants, this month)'}
+              </span>
+            </span>
+          </Button>
+        ))}
+      </div>
+    </fieldset>
+  )
+}
