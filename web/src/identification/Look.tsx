@@ -174,98 +174,102 @@ function Round({
         const rest = open.filter((c) => c.id !== first?.id)
         const see = (character: string, state: string | null) => setSteps([...steps, { character, state }])
         return (
-          <div className="max-w-3xl space-y-3">
-            <div className="flex flex-wrap items-end gap-3">
-              <p>
-                It is now <strong>{STAGE[stage]}</strong>.{' '}
-                <button
-                  type="button"
-                  className="text-note min-h-6 underline"
-                  onClick={() => {
-                    setStage(undefined)
-                    setSteps([])
-                  }}
+          <div className="grid gap-4 lg:grid-cols-[minmax(0,48rem)_minmax(0,1fr)]">
+            <div className="space-y-3">
+              <div className="flex flex-wrap items-end gap-3">
+                <p>
+                  It is now <strong>{STAGE[stage]}</strong>.{' '}
+                  <button
+                    type="button"
+                    className="text-note min-h-6 underline"
+                    onClick={() => {
+                      setStage(undefined)
+                      setSteps([])
+                    }}
+                  >
+                    Another stage
+                  </button>
+                </p>
+                <Button onClick={() => setSteps(steps.slice(0, -1))} disabled={steps.length === 0}>
+                  Undo
+                </Button>
+                <Button
+                  kind={settled ? 'main' : 'quiet'}
+                  disabled={observations.length === 0}
+                  onClick={() => setEnded(true)}
                 >
-                  Another stage
-                </button>
-              </p>
-              <Button onClick={() => setSteps(steps.slice(0, -1))} disabled={steps.length === 0}>
-                Undo
-              </Button>
+                  What does this say?
+                </Button>
+                <details>
+                  <summary className="text-note min-h-6 cursor-pointer text-sm underline">
+                    How you see it
+                    {conditions.length > 0 && `: ${conditions.map((c) => LOOKING[c]).join(', ')}`}
+                  </summary>
+                  <div className="flex flex-wrap gap-3 py-1">
+                    {CONDITIONS.map((c) => (
+                      <Toggle
+                        key={c.value}
+                        label={c.label}
+                        checked={conditions.includes(c.value)}
+                        onChange={(yes) =>
+                          setConditions(
+                            yes ? [...conditions, c.value] : conditions.filter((x) => x !== c.value),
+                          )
+                        }
+                      />
+                    ))}
+                  </div>
+                </details>
+              </div>
+              {choosing && (
+                <p role="status" className="text-soft border-line min-h-60 border-t-4 px-3 py-2">
+                  Choosing what to look at next
+                </p>
+              )}
+              {settled && (
+                <section
+                  aria-label="Enough"
+                  className="border-water bg-water-pale space-y-2 border-l-8 px-3 py-2"
+                >
+                  <p className="text-lg font-semibold">
+                    Enough was looked at to say what this is, or that it can’t be said now.
+                  </p>
+                  {(next.data?.next ?? next.data?.further) && (
+                    <Button onClick={() => setFurther(true)}>Look on all the same</Button>
+                  )}
+                </section>
+              )}
+              {first && (
+                <Question
+                  key={first.id}
+                  character={first}
+                  why={asked === first.id ? (next.data?.next ?? next.data?.further)?.why : undefined}
+                  onState={(s) => see(first.id, s)}
+                  onUnseeable={() => see(first.id, null)}
+                />
+              )}
+              {!choosing && !settled && !first && (
+                <p>Everything that can be seen at this stage has been looked at.</p>
+              )}
+              <ProblemNotice error={next.error} />
               <details>
-                <summary className="text-note min-h-6 cursor-pointer text-sm underline">
-                  How you see it
-                  {conditions.length > 0 && `: ${conditions.map((c) => LOOKING[c]).join(', ')}`}
+                <summary className="text-note min-h-6 cursor-pointer underline">
+                  Any other character, in any order ({rest.length})
                 </summary>
-                <div className="flex flex-wrap gap-3 py-1">
-                  {CONDITIONS.map((c) => (
-                    <Toggle
-                      key={c.value}
-                      label={c.label}
-                      checked={conditions.includes(c.value)}
-                      onChange={(yes) =>
-                        setConditions(
-                          yes ? [...conditions, c.value] : conditions.filter((x) => x !== c.value),
-                        )
-                      }
-                    />
+                <div className="mt-2 grid gap-3 md:grid-cols-2">
+                  {rest.map((c) => (
+                    <Question key={c.id} character={c} small onState={(s) => see(c.id, s)} />
                   ))}
                 </div>
               </details>
             </div>
-            {choosing && (
-              <p role="status" className="text-soft border-line min-h-60 border-t-4 px-3 py-2">
-                Choosing what to look at next
-              </p>
-            )}
-            {settled && (
-              <section
-                aria-label="Enough"
-                className="border-water bg-water-pale space-y-2 border-l-8 px-3 py-2"
-              >
-                <p className="text-lg font-semibold">
-                  Enough was looked at to say what this is, or that it can’t be said now.
-                </p>
-                {(next.data?.next ?? next.data?.further) && (
-                  <Button onClick={() => setFurther(true)}>Look on all the same</Button>
-                )}
-              </section>
-            )}
-            {first && (
-              <Question
-                key={first.id}
-                character={first}
-                why={asked === first.id ? (next.data?.next ?? next.data?.further)?.why : undefined}
-                onState={(s) => see(first.id, s)}
-                onUnseeable={() => see(first.id, null)}
+            <div>
+              <Answers
+                steps={steps}
+                all={all}
+                onForget={(c) => setSteps(steps.filter((s) => s.character !== c))}
               />
-            )}
-            {!choosing && !settled && !first && (
-              <p>Everything that can be seen at this stage has been looked at.</p>
-            )}
-            <ProblemNotice error={next.error} />
-            <Button
-              kind={settled ? 'main' : 'quiet'}
-              disabled={observations.length === 0}
-              onClick={() => setEnded(true)}
-            >
-              What does this say?
-            </Button>
-            <Answers
-              steps={steps}
-              all={all}
-              onForget={(c) => setSteps(steps.filter((s) => s.character !== c))}
-            />
-            <details>
-              <summary className="text-note min-h-6 cursor-pointer underline">
-                Any other character, in any order ({rest.length})
-              </summary>
-              <div className="mt-2 grid gap-3 md:grid-cols-2">
-                {rest.map((c) => (
-                  <Question key={c.id} character={c} small onState={(s) => see(c.id, s)} />
-                ))}
-              </div>
-            </details>
+            </div>
           </div>
         )
       }}

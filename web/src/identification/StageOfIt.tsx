@@ -51,7 +51,7 @@ export function StageOfIt({
           <Button key={s} className="justify-start! text-left" onClick={() => onStage(s)}>
             <span>
               <span className="block font-semibold">{STAGE[s]}</span>
-              <span className="text-soft block text-sm">
+              <span className="text-soft block text-sm font-normal">
                 {HINT[s]}
                 {s === most && ' (most plants, this month)'}
               </span>

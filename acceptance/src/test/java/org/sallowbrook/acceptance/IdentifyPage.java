@@ -3,25 +3,71 @@ package org.sallowbrook.acceptance;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.regex.Pattern;
 
-/** Ticks characters the way an observer does, in any order. */
+/** A blind look: the stage, characters ticked the way an observer does, in any order, and what it says at the end. */
 final class IdentifyPage {
 
-    private IdentifyPage() {}
+    private final Page page;
+    private final Map<String, String> said = new HashMap<>();
 
-    static void see(Page page, String character, String state) {
-        Locator others = page.getByText("Any other character, in any order");
-        Locator question = page.getByRole(
-                AriaRole.GROUP, new Page.GetByRoleOptions().setName(character).setExact(true));
+    private IdentifyPage(Page page) {
+        this.page = page;
+    }
+
+    static IdentifyPage at(Page page, String stage) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(stage))))
+                .click();
+        page.getByText("Any other character").waitFor();
+        return new IdentifyPage(page);
+    }
+
+    IdentifyPage see(String character, String state) {
+        Locator question = question(character);
         if (!question.first().isVisible()) {
-            others.click();
+            page.getByText("Any other character, in any order").click();
         }
-        question.first()
-                .getByRole(
+        answer(question.first(), state);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + character))
+                .waitFor();
+        said.put(character, state);
+        return this;
+    }
+
+    private Locator question(String character) {
+        return page.getByRole(
+                AriaRole.GROUP, new Page.GetByRoleOptions().setName(character).setExact(true));
+    }
+
+    private static void answer(Locator question, String state) {
+        question.getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(state).setExact(true))
                 .click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + character))
-                .waitFor();
+    }
+
+    /** Asks what it says; what is asked again is answered as it was before. */
+    void verdict() {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("What does this say?"))
+                .click();
+        Locator verdict = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Verdict").setExact(true));
+        Locator again = page.getByText("Look again, at another part");
+        while (true) {
+            verdict.or(again).first().waitFor();
+            if (verdict.isVisible()) {
+                return;
+            }
+            Locator question = page.locator("fieldset:has(> legend)").first();
+            String character = String.valueOf(question.locator("legend").textContent());
+            answer(question, said.getOrDefault(character, ""));
+            question(character)
+                    .waitFor(new Locator.WaitForOptions()
+                            .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        }
     }
 }

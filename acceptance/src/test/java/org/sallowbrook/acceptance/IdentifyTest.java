@@ -9,7 +9,10 @@ import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
@@ -34,6 +37,9 @@ public class IdentifyTest extends InBrowser {
         link("Identify").focus();
         page.keyboard().press("Enter");
         heading("Identify").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^in flower")))
+                .focus();
+        page.keyboard().press("Enter");
         String[][] typical = {
             {"How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones"},
             {"The leaflet at the tip", "much larger, with three to five lobes"},
@@ -60,21 +66,125 @@ public class IdentifyTest extends InBrowser {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + seen[0]))
                     .waitFor();
         }
-        assertThat(region("Verdict")).containsText("CONFIRMED");
         seeByKeyboard("Undo");
         assertThat(page.getByRole(
                         AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back Underside of the leaf")))
                 .hasCount(0);
+        seeByKeyboard("What does this say?");
+        while (!region("Verdict").isVisible()) {
+            region("Verdict")
+                    .or(page.getByText("Look again, at another part"))
+                    .first()
+                    .waitFor();
+            if (region("Verdict").isVisible()) {
+                break;
+            }
+            Locator question = page.locator("fieldset:has(> legend)").first();
+            String name = String.valueOf(question.locator("legend").textContent());
+            for (String[] seen : typical) {
+                if (seen[0].equals(name)) {
+                    seeByKeyboard(seen[1]);
+                }
+            }
+            page.getByRole(
+                            AriaRole.GROUP,
+                            new Page.GetByRoleOptions().setName(name).setExact(true))
+                    .waitFor(new Locator.WaitForOptions()
+                            .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        }
+        assertThat(region("Verdict")).containsText("CONFIRMED");
+    }
+
+    /** Whoever sees a name sees the plant: while answers are given there is none, nor any odds, nor drawn on the page. */
+    @Test
+    public void whileLookingNothingIsNamed() {
+        openStand("Meadowsweet, willow side");
+        link("Identify").click();
+        IdentifyPage look = IdentifyPage.at(page, "in flower");
+        List<String> bodies = Collections.synchronizedList(new ArrayList<>());
+        page.onResponse(r -> {
+            if (r.url().contains("/calculators/")) {
+                bodies.add(r.url() + " " + r.text());
+            }
+        });
+        look.see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
+                .see("How the flowers are grouped", "frothy, side branches overtop the middle")
+                .see("Petals", "five, separate");
+        page.getByText("cannot see it")
+                .or(page.getByText("Enough was looked at"))
+                .first()
+                .waitFor();
+        assertThat(page.locator("main")).not().containsText(Pattern.compile("meadowsweet", Pattern.CASE_INSENSITIVE));
+        assertThat(page.locator("main")).not().containsText(Pattern.compile("CONFIRMED|NOT YET|\\d %"));
+        org.assertj.core.api.Assertions.assertThat(bodies).isNotEmpty();
+        org.assertj.core.api.Assertions.assertThat(bodies)
+                .allSatisfy(b -> org.assertj.core.api.Assertions.assertThat(b)
+                        .contains("/identify/next")
+                        .doesNotContain("meadowsweet", "posterior", "status"));
+        look.verdict();
+        assertThat(region("Verdict")).containsText("meadowsweet");
+    }
+
+    /** Another answer to the same question counts as none, and is said. */
+    @Test
+    public void aContradictionIsShownAndKeepsItFromBeingConfirmed() {
+        openStand("Nettles behind the hedge");
+        link("Identify").click();
+        IdentifyPage.at(page, "in leaf")
+                .see("Hairs on the upper side", "long stinging hairs among short ones")
+                .see("Surface of the stem", "with stinging hairs")
+                .see("Stem in cross-section", "square")
+                .see("How leaves stand on the stem", "in opposite pairs")
+                .see("Stipules, small leaves at the foot of the leaf stalk", "four small ones at each joint")
+                .see("Edge of the leaf or leaflet", "sharp even teeth")
+                .see("How the leaf is divided", "simple, one blade")
+                .see("Where the side veins go", "they run straight into the teeth");
+        button("What does this say?").click();
+        page.getByText("Look again, at another part").waitFor();
+        Locator question = page.locator("fieldset:has(> legend)").first();
+        // Reversed order: the last answer of the vocabulary stands first, and is not what was said before.
+        question.getByRole(AriaRole.BUTTON).last().click();
+        region("Verdict")
+                .or(page.getByText("Look again, at another part"))
+                .first()
+                .waitFor();
+        while (!region("Verdict").isVisible()) {
+            page.locator("fieldset:has(> legend)")
+                    .first()
+                    .getByRole(AriaRole.BUTTON)
+                    .last()
+                    .click();
+            region("Verdict")
+                    .or(page.getByText("Look again, at another part"))
+                    .first()
+                    .waitFor();
+        }
+        assertThat(region("Verdict")).containsText("two answers, and neither was counted");
+    }
+
+    @Test
+    public void theStageIsAskedAndWhatMostPlantsDoIsOnlySaid() {
+        go("/field/identify");
+        Locator stage = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("What is it doing now?"));
+        stage.waitFor();
+        assertThat(stage.getByRole(AriaRole.BUTTON)
+                        .filter(new Locator.FilterOptions().setHasText("most plants, this month")))
+                .hasCount(1);
+        assertThat(page.getByText("cannot see it")).hasCount(0);
+        accessible("stage of it");
     }
 
     @Test
     public void whatNobodyKnowsIsStoppedWhenItIsHemlock() {
         go("/field/identify");
         heading("What is this?").waitFor();
-        IdentifyPage.see(page, "Surface of the stem", "hairless with purple blotches");
-        IdentifyPage.see(page, "How the flowers are grouped", "umbel of umbels, like an umbrella");
-        IdentifyPage.see(page, "Bracts at the foot of the cluster", "several and turned down");
-        IdentifyPage.see(page, "Bracts beneath each little umbel", "short ones, on the outer side only");
+        IdentifyPage.at(page, "in flower")
+                .see("Surface of the stem", "hairless with purple blotches")
+                .see("How the flowers are grouped", "umbel of umbels, like an umbrella")
+                .see("Bracts at the foot of the cluster", "several and turned down")
+                .see("Bracts beneath each little umbel", "short ones, on the outer side only")
+                .see("How the leaf is divided", "two to four times pinnate, like fern or parsley")
+                .verdict();
         assertThat(region("Verdict")).containsText("STOP");
         assertThat(region("Verdict")).containsText("hemlock");
         assertThat(region("Verdict")).containsText("Do not pick it");
@@ -83,6 +193,7 @@ public class IdentifyTest extends InBrowser {
     @Test
     public void cannotSeeAsksTheNextQuestion() {
         go("/field/identify");
+        IdentifyPage.at(page, "in flower");
         Locator question = page.locator("fieldset > legend").first();
         question.waitFor();
         String first = String.valueOf(question.textContent());
@@ -96,6 +207,7 @@ public class IdentifyTest extends InBrowser {
     @Test
     public void noTwoAnswersToAQuestionLookAlike() {
         go("/field/identify");
+        IdentifyPage.at(page, "in flower");
         Locator question = page.locator("fieldset:has(button:text-is('cannot see it'))");
         Locator over = page.getByText("Everything that can be seen at this stage has been looked at");
         question.waitFor();
@@ -123,7 +235,9 @@ public class IdentifyTest extends InBrowser {
     public void aVerdictIsKeptWithThePicturesOfTheLook() throws IOException {
         openStand("St John's-wort on the verge");
         link("Identify").click();
-        IdentifyPage.see(page, "Marks on the petals", "black dots along the edge");
+        IdentifyPage.at(page, "in flower")
+                .see("Marks on the petals", "black dots along the edge")
+                .verdict();
         field("Who else looked").fill("Corwen");
         field("Book, edition and page").fill("Flora of the Merrow, 2nd ed., p. 88");
         ByteArrayOutputStream png = new ByteArrayOutputStream();
@@ -143,18 +257,20 @@ public class IdentifyTest extends InBrowser {
     }
 
     @Test
-    public void onAPhoneTheVerdictStaysInSight() {
+    public void onAPhoneALookFitsUnderOneThumb() {
         page.setViewportSize(390, 844);
         go("/field/identify");
         heading("What is this?").waitFor();
-        IdentifyPage.see(page, "Juice of a cut", "milky white");
-        Locator strip = page.locator("a[href='#verdict']");
-        assertThat(strip).isVisible();
-        assertThat(strip).containsText("petty spurge");
+        IdentifyPage look = IdentifyPage.at(page, "in flower").see("Juice of a cut", "milky white");
+        page.getByText("cannot see it").waitFor();
         org.assertj.core.api.Assertions.assertThat(
                         ((Number) page.evaluate("document.documentElement.scrollWidth")).intValue())
                 .isLessThanOrEqualTo(390);
         accessible("what is this, on a phone");
+        look.verdict();
+        assertThat(region("Verdict")).containsText("petty spurge");
+        accessible("a verdict on a phone");
+        page.setViewportSize(1280, 800);
     }
 
     @Test

@@ -20,34 +20,53 @@ public class PathTest extends InBrowser {
         openStand(STAND);
         link("Identify").click();
         heading("Identify").waitFor();
-        IdentifyPage.see(page, "How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones");
-        assertThat(region("Verdict")).containsText("NOT YET");
-        IdentifyPage.see(page, "The leaflet at the tip", "much larger, with three to five lobes");
-        IdentifyPage.see(page, "Edge of the leaf or leaflet", "sharp teeth of two sizes");
-        IdentifyPage.see(page, "Underside of the leaf", "white-felted");
-        IdentifyPage.see(page, "Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot");
-        IdentifyPage.see(page, "Stem in cross-section", "angled or furrowed, solid");
-        IdentifyPage.see(page, "How the flowers are grouped", "frothy, side branches overtop the middle");
-        assertThat(region("Compare")).containsText("dropwort");
-        IdentifyPage.see(page, "Petals", "five, separate");
-        IdentifyPage.see(page, "Stamens", "many, longer than the petals");
+        meadowsweet();
         assertThat(region("Verdict")).containsText("CONFIRMED");
         assertThat(region("Verdict")).containsText("Most like meadowsweet");
-        field("Who else looked").fill("Tam Holm");
         field("Book, edition and page").fill("field guide, second edition, page 114");
         button("Keep this verdict").click();
         heading(STAND).waitFor();
-        assertThat(page.locator("main")).containsText("confirmed");
+        // A deadly plant grows in the same ditch: one hopeful pair of eyes is not enough.
+        assertThat(page.locator("main")).containsText("confirmed once, of two");
+        link("Harvest").click();
+        assertThat(region("Harvest findings")).containsText("only one look is on record");
 
+        newPage(1280, 800);
+        signIn("tam");
+        openStand(STAND);
+        link("Identify").click();
+        meadowsweet();
+        button("Keep this verdict").click();
+        heading(STAND).waitFor();
+        assertThat(page.locator("main")).containsText("confirmed");
+        assertThat(page.locator("main")).not().containsText("confirmed once");
+
+        newPage(1280, 800);
+        signIn("ilse");
         openStand("Comfrey by the footbridge");
         link("Identify").click();
-        choose("It is now", "a rosette");
-        IdentifyPage.see(page, "How the leaf is divided", "simple, one blade");
-        IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped, pointed");
-        IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
+        IdentifyPage.at(page, "a rosette")
+                .see("How the leaf is divided", "simple, one blade")
+                .see("Outline of the blade", "egg- to lance-shaped, pointed")
+                .see("Edge of the leaf or leaflet", "entire, without teeth")
+                .verdict();
         assertThat(region("Verdict")).containsText("NOT YET");
         assertThat(region("Verdict")).containsText("foxglove");
         assertThat(region("Verdict")).containsText("It can be told ");
+    }
+
+    private void meadowsweet() {
+        IdentifyPage.at(page, "in flower")
+                .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
+                .see("The leaflet at the tip", "much larger, with three to five lobes")
+                .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
+                .see("Underside of the leaf", "white-felted")
+                .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
+                .see("Stem in cross-section", "angled or furrowed, solid")
+                .see("How the flowers are grouped", "frothy, side branches overtop the middle")
+                .see("Petals", "five, separate")
+                .see("Stamens", "many, longer than the petals")
+                .verdict();
     }
 
     @Test(dependsOnMethods = "step1IdentifyMeadowsweetAndWaitWithTheComfrey")

@@ -1,7 +1,5 @@
 package org.sallowbrook.acceptance;
 
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -22,13 +20,21 @@ public class Screenshots extends InBrowser {
         shot("field");
         openStand("Meadowsweet, willow side");
         link("Identify").click();
-        IdentifyPage.see(page, "How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones");
-        IdentifyPage.see(page, "The leaflet at the tip", "much larger, with three to five lobes");
-        IdentifyPage.see(page, "How the flowers are grouped", "frothy, side branches overtop the middle");
-        page.getByText("Seen so far").waitFor();
-        region("Verdict").getByText("Most like meadowsweet").waitFor();
-        region("Compare").getByText("dropwort").first().waitFor();
+        IdentifyPage look = IdentifyPage.at(page, "in flower")
+                .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones");
+        page.getByText("cannot see it").waitFor();
         shot("identify");
+        look.see("The leaflet at the tip", "much larger, with three to five lobes")
+                .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
+                .see("Underside of the leaf", "white-felted")
+                .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
+                .see("Stem in cross-section", "angled or furrowed, solid")
+                .see("How the flowers are grouped", "frothy, side branches overtop the middle")
+                .see("Petals", "five, separate")
+                .see("Stamens", "many, longer than the petals")
+                .verdict();
+        page.evaluate("() => window.scrollTo(0, 0)");
+        shot("verdict");
         openStand("St John's-wort on the verge");
         link("Harvest").click();
         region("Harvest findings").waitFor();
@@ -91,12 +97,10 @@ public class Screenshots extends InBrowser {
         signIn("ilse");
         openStand("Comfrey by the footbridge");
         link("Identify").click();
-        choose("It is now", "a rosette");
-        IdentifyPage.see(page, "Outline of the blade", "egg- to lance-shaped, pointed");
-        IdentifyPage.see(page, "Edge of the leaf or leaflet", "entire, without teeth");
-        IdentifyPage.see(page, "Hairs on the upper side", "soft, velvety or shaggy");
-        page.locator("#verdict").waitFor();
-        assertThat(page.getByText("Choosing what to look at next")).hasCount(0);
+        IdentifyPage.at(page, "a rosette")
+                .see("Outline of the blade", "egg- to lance-shaped, pointed")
+                .see("Edge of the leaf or leaflet", "entire, without teeth");
+        page.getByText("cannot see it").waitFor();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
     }

@@ -68,7 +68,9 @@ public class ViewsTest extends InBrowser {
     public void identifyAndHarvestAreAccessible() {
         openStand("Marigold bed");
         link("Identify").click();
-        page.getByText("It is now").waitFor();
+        page.getByText("What is it doing now?").waitFor();
+        accessible("stage of a look");
+        IdentifyPage.at(page, "in flower");
         accessible("identify");
         openStand("Marigold bed");
         link("Harvest").click();
@@ -156,7 +158,7 @@ public class ViewsTest extends InBrowser {
         }
         openStand("Marigold bed");
         link("Identify").click();
-        small.getByText("It is now").waitFor();
+        IdentifyPage.at(small, "in flower");
         accessible("identify on a phone");
     }
 

@@ -47,12 +47,18 @@ final class FewestWrong {
         truth.lookAlike(hoped.id()).ifPresent(l -> decisive.addAll(l.decisive()));
         order.sort(Comparator.comparing((CharacterDefinition c) -> !decisive.contains(c.id()))
                 .thenComparing(CharacterDefinition::error));
+        Map<String, Frequency> leaves = truth.statesOf("leaves-now", stage);
+        boolean leafless = leaves != null && leaves.keySet().equals(Set.of("absent"));
         for (CharacterDefinition c : order) {
             Map<String, Frequency> his = hoped.statesOf(c.id(), stage);
             if (!c.stages().contains(stage) || his == null) {
                 continue;
             }
             Map<String, Frequency> its = truth.statesOf(c.id(), stage);
+            // A leaf claimed of what has none is a wrong answer, whatever is said of it.
+            if (leafless && its == null && his.keySet().stream().anyMatch(c::showsLeaf)) {
+                continue;
+            }
             String best = null;
             for (String state : his.keySet()) {
                 boolean mayBeTrue = its == null || its.containsKey(state);

@@ -404,7 +404,7 @@ public class DosingGateTest {
 
     @DataProvider
     public Object[][] skins() {
-        var comfrey = herb().holds(Taxon.Constituent.PYRROLIZIDINE).build();
+        var comfrey = herb().holds(Constituent.PYRROLIZIDINE).build();
         var arnica = Cards.card("arnica")
                 .holds(Taxon.Constituent.SESQUITERPENE_LACTONE)
                 .part(0.3, 0.3, Set.of(Route.EXTERNAL))
@@ -433,20 +433,117 @@ public class DosingGateTest {
                 .isEqualTo(stopped);
     }
 
-    @Test
-    public void whatWeakenedAMedicineLingersTwoWeeks() {
-        Person onThinner = new Person(
-                "P", 50, 70.0, null, null, false, Set.of(), Set.of(MedicineClass.CONTRACEPTIVE), Set.of(), null);
-        for (int daysAgo : new int[] {0, 14, 15}) {
+    @DataProvider
+    public Object[][] lingering() {
+        return new Object[][] {
+            {MedicineClass.CONTRACEPTIVE, 28, false},
+            {MedicineClass.EMERGENCY_CONTRACEPTIVE, 28, false},
+            {MedicineClass.STATIN, 14, false},
+            {MedicineClass.ANTICOAGULANT, 14, true},
+            {MedicineClass.IMMUNOSUPPRESSANT, 14, true},
+            {MedicineClass.DIGOXIN, 14, true},
+        };
+    }
+
+    @Test(dataProvider = "lingering")
+    public void whatWeakenedAMedicineLingersForWeeks(MedicineClass medicine, int days, boolean rises) {
+        Person taking = adult(Set.of(medicine), Set.of());
+        for (int daysAgo : new int[] {0, days, days + 1}) {
             var intake = new DosingGate.Intake(
                     DosingGate.Way.MOUTH, null, 1, 3, 5, List.of(), true, false, null, 0, null, DAY.minusDays(daysAgo));
-            assertThat(check(of(herb().build()), onThinner, intake).stream()
-                            .anyMatch(f -> f.code().equals("INDUCTION_LINGERS") && f.severity() == Severity.HOLD))
-                    .isEqualTo(daysAgo <= 14);
+            assertThat(check(of(herb().build()), taking, intake).stream()
+                            .filter(f -> f.code().equals("INDUCTION_LINGERS") && f.severity() == Severity.HOLD)
+                            .map(f -> f.message().contains("may rise")))
+                    .isEqualTo(daysAgo <= days ? List.of(rises) : List.of());
             assertThat(check(of(herb().build()), WELL, intake))
                     .extracting(Finding::code)
                     .doesNotContain("INDUCTION_LINGERS");
         }
+    }
+
+    @DataProvider
+    public Object[][] salicylates() {
+        return new Object[][] {
+            {adult(Set.of(), Set.of(Condition.SALICYLATE_ASTHMA)), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(), Set.of(Condition.BLEEDING_DISORDER)), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(), Set.of(Condition.KIDNEY_DISEASE)), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(), Set.of(Condition.LIVER_DISEASE)), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(), Set.of(Condition.G6PD_DEFICIENCY)), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(MedicineClass.METHOTREXATE), Set.of()), "SALICYLATE", Severity.STOP},
+            {adult(Set.of(), Set.of(Condition.ASTHMA)), "SALICYLATE_ASTHMA", Severity.WARN},
+            {adult(Set.of(MedicineClass.ANTI_INFLAMMATORY), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.ANTIDEPRESSANT), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.LITHIUM), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.DIURETIC), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {operated(5), "SALICYLATE", Severity.STOP},
+        };
+    }
+
+    private static Person operated(int inDays) {
+        return new Person("P", 40, 70.0, 170.0, null, false, Set.of(), Set.of(), Set.of(), DAY.plusDays(inDays));
+    }
+
+    @Test(dataProvider = "salicylates")
+    public void salicylatesMeetEveryReason(Person person, String code, Severity severity) {
+        Taxon willow = herb().holds(Constituent.SALICYLATE).build();
+        assertThat(check(of(willow), person, mouth(3, 5)))
+                .anyMatch(f -> f.code().equals(code) && f.severity() == severity);
+        assertThat(check(of(herb().build()), person, mouth(3, 5)))
+                .noneMatch(f -> f.code().startsWith("SALICYLATE"));
+    }
+
+    @Test
+    public void alcoholIsRefusedForEachOfItsReasonsAndOffersAnotherWay() {
+        Product tincture = product(herb().build(), Strength.ofPercent(40));
+        List<Person> refused = List.of(
+                adult(Set.of(MedicineClass.SEDATIVE), Set.of()),
+                adult(Set.of(MedicineClass.ANTIEPILEPTIC), Set.of()),
+                adult(Set.of(MedicineClass.ALCOHOL_REACTING), Set.of()),
+                adult(Set.of(), Set.of(Condition.LIVER_DISEASE)),
+                adult(Set.of(), Set.of(Condition.EPILEPSY)),
+                new Person("P", 30, 60.0, 165.0, null, true, Set.of(), Set.of(), Set.of(), null));
+        for (Person person : refused) {
+            assertThat(check(tincture, person, mouth(3, 5)))
+                    .anyMatch(f -> f.code().equals("ALCOHOL")
+                            && f.severity() == Severity.STOP
+                            && f.action().contains("glycerite"));
+        }
+        Person child = new Person("P", 9, null, null, null, false, Set.of(), Set.of(), Set.of(), null);
+        assertThat(check(tincture, child, mouth(3, 5))).anyMatch(f -> f.code().equals("WEIGHT_UNKNOWN"));
+        assertThat(check(product(herb().build(), Strength.ofPercent(0)), child, mouth(3, 5)))
+                .noneMatch(f -> f.code().equals("WEIGHT_UNKNOWN"));
+    }
+
+    @Test
+    public void aMedicineNobodyCanPlaceIsNeverSilence() {
+        for (MedicineClass unlisted : List.of(MedicineClass.OTHER, MedicineClass.NOT_SURE)) {
+            Person person = adult(Set.of(unlisted), Set.of());
+            assertThat(check(of(herb().build()), person, mouth(3, 5)))
+                    .anyMatch(f -> f.code().equals("UNLISTED_MEDICINE") && f.severity() == Severity.WARN);
+            assertThat(check(of(herb().holds(Constituent.COUMARIN).build()), person, mouth(3, 5)))
+                    .anyMatch(f -> f.code().equals("UNLISTED_MEDICINE") && f.severity() == Severity.HOLD);
+            assertThat(stops(check(of(herb().holds(Constituent.HYPERFORIN).build()), person, mouth(3, 5))))
+                    .contains("WITH_ANY_MEDICINE");
+        }
+    }
+
+    @Test
+    public void serotoninIsNamedAsADangerNotAsWeakening() {
+        Taxon wort = herb().holds(Constituent.HYPERFORIN).build();
+        for (MedicineClass medicine :
+                List.of(MedicineClass.ANTIDEPRESSANT, MedicineClass.TRIPTAN, MedicineClass.SEROTONERGIC_PAIN_KILLER)) {
+            assertThat(stops(check(of(wort), adult(Set.of(medicine), Set.of()), mouth(3, 5))))
+                    .contains("SEROTONIN")
+                    .doesNotContain("WEAKENS_MEDICINE");
+        }
+    }
+
+    @Test
+    public void theSunAndTheWheelConcernEverybody() {
+        Taxon plant = herb().caution(Taxon.Subject.SUN, "", Taxon.CautionStatus.PRESENT, Severity.WARN)
+                .caution(Taxon.Subject.DRIVING, "", Taxon.CautionStatus.PRESENT, Severity.STOP)
+                .build();
+        assertThat(codes(of(plant), WELL, mouth(3, 5))).contains("CAUTION_SUN", "CAUTION_DRIVING");
     }
 
     @Test
