@@ -52,6 +52,10 @@ export const router = createBrowserRouter([
       },
       { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
       {
+        path: 'field/train',
+        lazy: async () => ({ Component: (await import('../identification/Trainer')).Trainer }),
+      },
+      {
         path: 'field/identify',
         lazy: async () => ({ Component: (await import('../field/WhatIsThis')).WhatIsThis }),
       },

@@ -17,6 +17,7 @@ type Task = Schemas['Due']
 const RECEIPT_MS = 1500
 
 const HEADINGS: Record<Task['kind'], string> = {
+  STOP_TAKING: 'Stop taking',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
   SHAKE: 'To shake',
@@ -28,6 +29,7 @@ const HEADINGS: Record<Task['kind'], string> = {
 }
 
 const PAGE: Record<Task['kind'], (t: Task) => string> = {
+  STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
   SHAKE: (t) => `/making/batches/${t.subjectId}`,
@@ -69,7 +71,9 @@ export function Today() {
                 const tasks = data.tasks.filter((t) => t.kind === kind)
                 return tasks.length === 0 ? null : (
                   <section key={kind} aria-label={heading} className="mb-4 break-inside-avoid">
-                    <h2 className="text-water border-water mb-1 border-b-2 text-lg font-semibold">
+                    <h2
+                      className={`mb-1 border-b-2 text-lg font-semibold ${kind === 'STOP_TAKING' ? 'text-madder border-madder' : 'text-water border-water'}`}
+                    >
                       {heading}
                     </h2>
                     <ul>
@@ -172,6 +176,8 @@ function Doing({ task, today }: { task: Task; today: string }) {
     )
   }
 
+  if (task.kind === 'STOP_TAKING')
+    return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>

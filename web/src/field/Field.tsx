@@ -17,6 +17,7 @@ export function Field() {
       actions={
         <>
           <ButtonLink to="/field/identify">What is this?</ButtonLink>
+          <ButtonLink to="/field/train">Tell them apart</ButtonLink>
           <ButtonLink to="/herbarium">Herbarium</ButtonLink>
           <Button kind="main" onClick={() => setAdding(!adding)}>
             {adding ? 'Leave it' : 'Add a stand'}

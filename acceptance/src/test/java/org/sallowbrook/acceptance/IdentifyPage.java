@@ -20,7 +20,7 @@ final class IdentifyPage {
     static IdentifyPage at(Page page, String stage) {
         page.getByRole(
                         AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(stage))))
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + stage)))
                 .click();
         page.getByText("Any other character").waitFor();
         return new IdentifyPage(page);

@@ -371,4 +371,50 @@ public class IdentifyTest extends InBrowser {
         assertThat(page.locator("main")).containsText("blue 4, under the alder");
         accessible("a stand with tags");
     }
+
+    /** A round of the trainer: answered, told why, and a slip listed against the own looks. */
+    @Test
+    public void aRoundOfTheTrainerSaysWhichAndWhy() {
+        go("/field/train");
+        Locator round = region("Round");
+        round.waitFor();
+        accessible("trainer");
+        Locator buttons =
+                round.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^It is ")));
+        assertThat(buttons.first()).isDisabled();
+        round.getByRole(AriaRole.LISTITEM).first().getByRole(AriaRole.BUTTON).click();
+        buttons.first().click();
+        assertThat(round).containsText("It is told by");
+        assertThat(round).containsText("The pair comes back on");
+        accessible("trainer, answered");
+        round.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Next"))
+                .click();
+        assertThat(region("Round")).not().containsText("It is told by");
+    }
+
+    /** By the name on the packet, with a typing error; kept with the person and read by the gates. */
+    @Test
+    public void aMedicineIsFoundByItsName() {
+        go("/dosing");
+        link("Tam Holm").first().click();
+        field("Generic name, as on the packet").fill("warfarine");
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found"))
+                .getByRole(AriaRole.BUTTON)
+                .first()
+                .click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines by name")))
+                .containsText("warfarin");
+        field("Generic name, as on the packet").fill("tramadoll");
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found"))
+                .getByRole(AriaRole.BUTTON)
+                .first()
+                .click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines by name")))
+                .containsText("raise serotonin");
+        accessible("a person's medicines");
+        button("no tramadol").click();
+        button("no warfarin").click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines by name")))
+                .hasCount(0);
+    }
 }

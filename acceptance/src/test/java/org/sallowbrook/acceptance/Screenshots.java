@@ -54,24 +54,18 @@ public class Screenshots extends InBrowser {
         go("/making/tea");
         page.getByText("Strain").first().waitFor();
         shot("tea");
-        go("/making/salve");
-        page.getByText("Kept at").waitFor();
-        page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("3 tins of 30 mL, 14 % wax"))
-                .waitFor();
-        shot("salve");
-        go("/making");
-        link("Meadowsweet tincture, third").click();
-        page.getByText("Step 1").waitFor();
-        shot("batch");
         go("/dosing");
         link("Ilse Varga-Holm: Meadowsweet tincture").click();
         page.getByText("Planned and taken").waitFor();
         shot("course");
-        go("/dosing/new");
-        choose("Person", "Corwen");
-        choose("Out of", "Meadowsweet tincture");
-        page.getByText("STOPPED for").waitFor();
-        shot("stopped");
+        go("/dosing");
+        link("Corwen Holm").first().click();
+        field("Generic name, as on the packet").fill("ibuprofin");
+        region("Medicines found")
+                .or(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found")))
+                .first()
+                .waitFor();
+        shot("person");
         go("/tracing");
         choose("Follow", "Meadowsweet, north ditch");
         page.getByText("Downstream").waitFor();
@@ -87,9 +81,9 @@ public class Screenshots extends InBrowser {
         go("/herbarium/ramsons/compare?stage=FLOWERING");
         region("lords-and-ladies").getByText("decisive").first().waitFor();
         shot("compare");
-        go("/needs?need=minor%20joint%20pain");
-        link("white willow").waitFor();
-        shot("need");
+        go("/field/train");
+        page.getByText("which is it, and by what?").waitFor();
+        shot("trainer");
         go("/schools");
         page.locator("main h2").first().waitFor();
         shot("schools");

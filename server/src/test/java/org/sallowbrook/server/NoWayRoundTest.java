@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -240,6 +241,32 @@ public class NoWayRoundTest extends ServerTest {
                 .path("version")
                 .asInt();
         chain.client.change("PUT", "/api/people/" + chain.person, body, version).expect(200);
+    }
+
+    /** Nobody has to open the course to learn that it must stop. */
+    @Test
+    public void whatMustStopStandsFirstOnToday() {
+        Chain chain = shared();
+        assertThat(firstToStop(chain)).isNull();
+        become(chain, Map.of("allergyFamilies", List.of("Urticaceae")));
+        assertThat(firstToStop(chain)).contains("allergic");
+        become(chain, Map.of("medicineNames", List.of("warfarin"), "trimester", 1));
+        assertThat(firstToStop(chain)).isNotNull();
+        become(chain, Map.of());
+        assertThat(firstToStop(chain)).isNull();
+    }
+
+    private static @Nullable String firstToStop(Chain chain) {
+        var tasks = chain.client.get("/api/calendar/today").expect(200).body().path("tasks");
+        for (int i = 0; i < tasks.size(); i++) {
+            var task = tasks.get(i);
+            if (task.path("kind").asString().equals("STOP_TAKING")
+                    && task.path("subjectId").asString().equals(chain.course.toString())) {
+                assertThat(tasks.get(0).path("kind").asString()).isEqualTo("STOP_TAKING");
+                return task.path("detail").asString();
+            }
+        }
+        return null;
     }
 
     /** The gates judge who somebody is now, not who they were when the course was begun. */

@@ -1,6 +1,7 @@
 package org.sallowbrook.core.identification;
 
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.Set;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
 import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
@@ -30,13 +31,16 @@ final class Against {
     private final int lead;
     private final int other;
     private final boolean listed;
+    private final Map<String, Double> ownErrors;
     private final Set<String> decisive;
 
     private double logRatio;
     private final EnumSet<Organ> organs = EnumSet.noneOf(Organ.class);
     private boolean decided;
 
-    Against(Table table, int lead, int other) {
+    /** @param ownErrors of the observer, by character; they lower what a look counts and never raise it */
+    Against(Table table, int lead, int other, Map<String, Double> ownErrors) {
+        this.ownErrors = ownErrors;
         this.table = table;
         this.lead = lead;
         this.other = other;
@@ -79,7 +83,8 @@ final class Against {
 
     /** Natural logarithm of the most one look at a character can count. */
     private double most(int c) {
-        double e = table.characters.get(c).error();
+        CharacterDefinition definition = table.characters.get(c);
+        double e = Math.max(definition.error(), ownErrors.getOrDefault(definition.id(), 0.0));
         return Math.log((1 - e) / e);
     }
 

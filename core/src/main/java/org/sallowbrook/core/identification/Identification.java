@@ -3,6 +3,7 @@ package org.sallowbrook.core.identification;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
@@ -32,6 +33,7 @@ public final class Identification {
      * @param unseeable characters that can't be seen and are not asked again; no evidence
      * @param again what was said of some of the observed characters when they were asked once more, on another leaf or
      *     flower; one that differs takes its character out of the evidence
+     * @param ownErrors the observer's own error rates by character; those below the vocabulary's change nothing
      */
     public record Request(
             int month,
@@ -40,7 +42,8 @@ public final class Identification {
             Set<LookingCondition> conditions,
             List<Observation> observations,
             Set<String> unseeable,
-            List<Observation> again) {
+            List<Observation> again,
+            Map<String, Double> ownErrors) {
         public Request {
             Checks checks = Checks.begin().range("month", month, 1, 12);
             Set<String> seen = new HashSet<>();
@@ -50,11 +53,14 @@ public final class Identification {
                         "observations[" + i + "].character",
                         "was given twice");
             }
+            ownErrors.forEach(
+                    (c, e) -> checks.that(e > 0 && e < 0.5, "ownErrors." + c, "must be above 0 and below 0.5"));
             checks.done();
             conditions = Set.copyOf(conditions);
             unseeable = Set.copyOf(unseeable);
             observations = List.copyOf(observations);
             again = List.copyOf(again);
+            ownErrors = Map.copyOf(ownErrors);
         }
 
         public Request(
@@ -64,7 +70,7 @@ public final class Identification {
                 Set<LookingCondition> conditions,
                 List<Observation> observations,
                 Set<String> unseeable) {
-            this(month, stage, region, conditions, observations, unseeable, List.of());
+            this(month, stage, region, conditions, observations, unseeable, List.of(), Map.of());
         }
 
         /** Characters of which two different things were said. */
@@ -96,7 +102,8 @@ public final class Identification {
                             .filter(o -> !differing.contains(o.character()))
                             .toList(),
                     asked,
-                    again);
+                    again,
+                    ownErrors);
         }
 
         /** A leaf seen says that there are leaves now. */
@@ -110,7 +117,7 @@ public final class Identification {
             }
             List<Observation> all = new ArrayList<>(observations);
             all.add(new Observation(LEAVES_NOW, "present"));
-            return new Request(month, stage, region, conditions, all, unseeable, again);
+            return new Request(month, stage, region, conditions, all, unseeable, again, ownErrors);
         }
 
         private static boolean isLeaf(Herbarium herbarium, Observation observation) {

@@ -142,7 +142,7 @@ final class VerdictGate {
         for (int t = 0; t < table.taxa.size(); t++) {
             int other = t;
             if (rival(lead, other) && java.util.Arrays.stream(open).noneMatch(o -> o == other)) {
-                Against against = new Against(table, lead, other);
+                Against against = new Against(table, lead, other, request.ownErrors());
                 List<String> by = new ArrayList<>();
                 for (int i = 0; i < characters.length; i++) {
                     if (against.excludes(characters[i], states[i])) {
@@ -157,7 +157,7 @@ final class VerdictGate {
 
     /** What was seen, as evidence for the lead against another. */
     Against against(int lead, int other) {
-        Against against = new Against(table, lead, other);
+        Against against = new Against(table, lead, other, request.ownErrors());
         for (int i = 0; i < characters.length; i++) {
             against.see(characters[i], states[i]);
         }

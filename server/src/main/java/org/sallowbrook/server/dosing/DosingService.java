@@ -20,6 +20,7 @@ import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Exposure;
+import org.sallowbrook.core.dosing.LongRun;
 import org.sallowbrook.core.dosing.Proposal;
 import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.dosing.Taking;
@@ -183,7 +184,7 @@ public class DosingService implements DueSource {
 
     private static final int EARLIEST_START_DAYS = 14;
     private static final int LATEST_TICK_DAYS = 14;
-    private static final int LOOK_BACK_DAYS = 180;
+    private static final int LOOK_BACK_DAYS = 365;
     private static final double MUCH_MORE = 1.5;
 
     private final Courses courses;
@@ -343,6 +344,25 @@ public class DosingService implements DueSource {
         List<Due> due = new ArrayList<>();
         for (CourseView course : running()) {
             if (!course.dosable()) {
+                // Person, product, card or stand have changed since it was planned: it is judged anew each time it is
+                // read.
+                course.findings().stream()
+                        .filter(f -> f.severity() == Severity.STOP)
+                        .findFirst()
+                        .filter(f -> span.holds(span.today()))
+                        .ifPresent(f -> due.add(new Due(
+                                Due.Kind.STOP_TAKING,
+                                "dosing",
+                                course.id(),
+                                course.person() + ": " + course.product(),
+                                f.message() + " " + f.action(),
+                                span.today(),
+                                span.morning(span.today()),
+                                false,
+                                course.version(),
+                                null,
+                                null,
+                                null)));
                 continue;
             }
             for (DayView day : course.days()) {
@@ -637,6 +657,20 @@ public class DosingService implements DueSource {
                         lastDay,
                         inducerLastOn(history)),
                 on);
+        findings.addAll(LongRun.check(
+                plants(product),
+                r.way() == DosingGate.Way.MOUTH,
+                r.startOn(),
+                r.courseDays(),
+                r.way() == DosingGate.Way.MOUTH ? alcoholG(product, mostPerDay) : 0,
+                history.stream()
+                        .filter(t -> !t.courseId().equals(r.id()))
+                        .map(t -> new LongRun.Used(
+                                t.on(),
+                                t.way() == DosingGate.Way.MOUTH,
+                                plants(t.product()),
+                                t.way() == DosingGate.Way.MOUTH ? alcoholG(t.product(), t.ml()) : 0))
+                        .toList()));
         for (Product.Herb herb : product.herbs()) {
             if (badly.contains(herb.taxon().id())) {
                 findings.add(Finding.stop(
@@ -646,6 +680,14 @@ public class DosingService implements DueSource {
             }
         }
         return findings;
+    }
+
+    private static Set<Taxon> plants(Product product) {
+        return product.herbs().stream().map(Product.Herb::taxon).collect(Collectors.toSet());
+    }
+
+    private static double alcoholG(Product product, double ml) {
+        return ml * product.strength().fraction() * Dose.ETHANOL_G_PER_ML;
     }
 
     /** Something a person took, from whatever course, running or ended. */

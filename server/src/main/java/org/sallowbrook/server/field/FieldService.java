@@ -25,6 +25,7 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.herbarium.UsesTaxon;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
+import org.sallowbrook.server.identification.OwnErrors;
 import org.sallowbrook.server.platform.Codes;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
@@ -134,6 +135,7 @@ public class FieldService implements UsesTaxon {
 
     private final Stands stands;
     private final StandIdentifications identifications;
+    private final OwnErrors ownErrors;
     private final Harvests harvests;
     private final Tags tags;
     private final HerbariumService herbarium;
@@ -149,6 +151,7 @@ public class FieldService implements UsesTaxon {
     FieldService(
             Stands stands,
             StandIdentifications identifications,
+            OwnErrors ownErrors,
             Harvests harvests,
             Tags tags,
             HerbariumService herbarium,
@@ -162,6 +165,7 @@ public class FieldService implements UsesTaxon {
             JsonMapper json) {
         this.stands = stands;
         this.identifications = identifications;
+        this.ownErrors = ownErrors;
         this.harvests = harvests;
         this.tags = tags;
         this.herbarium = herbarium;
@@ -291,7 +295,8 @@ public class FieldService implements UsesTaxon {
                         conditions,
                         observations(request.observations()),
                         Set.of(),
-                        observations(again)));
+                        observations(again),
+                        ownErrors.mine()));
         boolean sameTaxon = stand.taxonId.equals(result.verdict().taxon()) || sameGenus(stand, result.verdict());
         StandIdentification saved = new StandIdentification(request.id());
         saved.standId = standId;
@@ -314,6 +319,15 @@ public class FieldService implements UsesTaxon {
         saved.again = json.writeValueAsString(again);
         saved.secondObserver = request.secondObserver();
         saved.book = request.book();
+        for (ObservationView second : again) {
+            boolean asBefore = request.observations().contains(second);
+            boolean asked = asBefore
+                    || request.observations().stream()
+                            .anyMatch(o -> o.character().equals(second.character()));
+            if (asked) {
+                ownErrors.count(second.character(), !asBefore);
+            }
+        }
         if (saved.status == Identification.Status.CONFIRMED && stand.doubted) {
             clearDoubt(stand, request);
         }

@@ -64,8 +64,11 @@ class IdentifyCalculator {
 
     private final HerbariumService herbarium;
 
-    IdentifyCalculator(HerbariumService herbarium) {
+    private final OwnErrors errors;
+
+    IdentifyCalculator(HerbariumService herbarium, OwnErrors errors) {
         this.herbarium = herbarium;
+        this.errors = errors;
     }
 
     @PostMapping("/api/calculators/identify")
@@ -131,7 +134,8 @@ class IdentifyCalculator {
                         request.conditions() == null ? Set.of() : request.conditions(),
                         observations(request.observations()),
                         request.unseeable() == null ? Set.of() : request.unseeable(),
-                        request.again() == null ? List.of() : observations(request.again())));
+                        request.again() == null ? List.of() : observations(request.again()),
+                        errors.mine()));
     }
 
     private static List<Identification.Observation> observations(List<ObservationRequest> given) {

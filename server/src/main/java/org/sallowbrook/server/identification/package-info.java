@@ -1,7 +1,7 @@
-/** The identification engine over the cards. Uses herbarium. */
+/** The identification engine over the cards, and the trainer. Uses household, herbarium. */
 @ApplicationModule(
         displayName = "identification",
-        allowedDependencies = {"platform", "herbarium"})
+        allowedDependencies = {"platform", "household", "herbarium"})
 @NullMarked
 package org.sallowbrook.server.identification;
 

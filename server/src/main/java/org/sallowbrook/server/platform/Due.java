@@ -28,8 +28,9 @@ public record Due(
         @Nullable Double amount,
         @Nullable String unit) {
 
-    /** In the order of the work. */
+    /** What must stop, then in the order of the work. */
     public enum Kind {
+        STOP_TAKING,
         RACK,
         WEIGH,
         SHAKE,
