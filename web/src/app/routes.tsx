@@ -53,7 +53,7 @@ export const router = createBrowserRouter([
       { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
       {
         path: 'field/train',
-        lazy: async () => ({ Component: (await import('../identification/Trainer')).Trainer }),
+        lazy: async () => ({ Component: (await import('../field/Train')).Train }),
       },
       {
         path: 'field/identify',

@@ -3,22 +3,20 @@ import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { StateDrawing } from '../herbarium/drawing'
-import { useStands } from '../field/queries'
 import { Button } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { STAGE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { date, figure } from '../ui/words'
 
-type Round = Schemas['RoundView']
+type Round = Schemas['TrainingRound']
 
-/** Short rounds: which of the two is this, and by what? What comes back when is reckoned by the server. */
-export function Trainer() {
-  const stands = useStands()
-  return <Loaded query={stands}>{(all) => <Rounds own={[...new Set(all.map((s) => s.taxonId))]} />}</Loaded>
-}
-
-function Rounds({ own }: { own: string[] }) {
+/**
+ * Short rounds: which of the two is this, and by what? What comes back when is reckoned by the server.
+ *
+ * @param own taxa of the household's stands, whose pairs come first
+ */
+export function Trainer({ own }: { own: string[] }) {
   const queries = useQueryClient()
   const [turn, setTurn] = useState(0)
   const round = useQuery({

@@ -139,7 +139,7 @@ public final class LongRun {
                 .sum();
         double all = alcoholG + before;
         if (alcoholG > 0 && all > ALCOHOL_G_A_DAY) {
-            findings.add(Finding.warn(
+            findings.add(Finding.note(
                     "ALCOHOL_A_DAY",
                     "All bottles together come to " + Words.grams(all) + " of alcohol in a day.",
                     "Not before driving. A tea, a vinegar or a glycerite does without."));

@@ -20,17 +20,17 @@ class TrainingController {
     }
 
     @GetMapping("/next")
-    TrainingService.RoundView next(@RequestParam(required = false) @Nullable Set<String> first) {
+    TrainingService.TrainingRound next(@RequestParam(required = false) @Nullable Set<String> first) {
         return training.next(first == null ? Set.of() : first);
     }
 
     @PostMapping("/answers")
-    TrainingService.OutcomeView answer(@RequestBody TrainingService.AnswerRequest request) {
+    TrainingService.TrainingOutcome answer(@RequestBody TrainingService.TrainingAnswer request) {
         return training.answer(request);
     }
 
     @GetMapping("/mine")
-    TrainingService.SkillsView mine() {
+    TrainingService.TrainedSkills mine() {
         return training.mine();
     }
 }

@@ -30,15 +30,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class TrainingService {
 
-    public record PlantView(String taxon, String commonName, Danger danger) {}
+    public record TrainingPlant(String taxon, String commonName, Danger danger) {}
 
-    public record ShownView(String character, String name, String state, String words) {}
+    public record TrainingShown(String character, String name, String state, String words) {}
 
     /** @param seed makes the round; sent back with the answer */
-    public record RoundView(
-            PlantView a, PlantView b, LifeStage stage, Long seed, List<ShownView> shown, Integer box, Boolean due) {}
+    public record TrainingRound(
+            TrainingPlant a,
+            TrainingPlant b,
+            LifeStage stage,
+            Long seed,
+            List<TrainingShown> shown,
+            Integer box,
+            Boolean due) {}
 
-    public record AnswerRequest(
+    public record TrainingAnswer(
             UUID id,
             String a,
             String b,
@@ -47,15 +53,17 @@ public class TrainingService {
             String said,
             @Nullable String by) {}
 
-    public record OutcomeView(
+    public record TrainingOutcome(
             Boolean right, Boolean rightReason, String truth, List<String> by, Integer box, LocalDate dueOn) {}
 
-    public record PairView(PlantView a, PlantView b, Integer asked, Integer wrong, Integer box, LocalDate dueOn) {}
+    public record TrainedPair(
+            TrainingPlant a, TrainingPlant b, Integer asked, Integer wrong, Integer box, LocalDate dueOn) {}
 
     /** @param usual error the vocabulary expects @param own counted for this member's looks */
-    public record SkillView(String character, String name, Integer asked, Integer wrong, Double usual, Double own) {}
+    public record TrainedCharacter(
+            String character, String name, Integer asked, Integer wrong, Double usual, Double own) {}
 
-    public record SkillsView(List<PairView> pairs, List<SkillView> characters) {}
+    public record TrainedSkills(List<TrainedPair> pairs, List<TrainedCharacter> characters) {}
 
     private final HerbariumService herbarium;
     private final PeopleService people;
@@ -85,7 +93,7 @@ public class TrainingService {
      * @param first taxa of the household's own stands
      */
     @Transactional(readOnly = true)
-    public RoundView next(Set<String> first) {
+    public TrainingRound next(Set<String> first) {
         Herbarium cards = herbarium.herbarium();
         LocalDate today = people.today();
         Map<Training.Pair, TrainingBox> known = new HashMap<>();
@@ -107,7 +115,7 @@ public class TrainingService {
                 .orElse(stages.get((int) (seed % stages.size())));
         var round = Training.round(cards, pair, stage, seed);
         TrainingBox box = known.get(pair);
-        return new RoundView(
+        return new TrainingRound(
                 plant(a),
                 plant(b),
                 stage,
@@ -115,7 +123,7 @@ public class TrainingService {
                 round.shown().stream()
                         .map(o -> {
                             var c = Objects.requireNonNull(cards.character(o.character()));
-                            return new ShownView(c.id(), c.name(), o.state(), c.wordsFor(o.state()));
+                            return new TrainingShown(c.id(), c.name(), o.state(), c.wordsFor(o.state()));
                         })
                         .toList(),
                 box == null ? 1 : box.box,
@@ -123,7 +131,7 @@ public class TrainingService {
     }
 
     /** Kept once for each id; the outcome of a repeated answer is reckoned from what was said. */
-    public OutcomeView answer(AnswerRequest request) {
+    public TrainingOutcome answer(TrainingAnswer request) {
         Checks.begin()
                 .that(
                         request.said().equals(request.a()) || request.said().equals(request.b()),
@@ -157,19 +165,20 @@ public class TrainingService {
                 errors.count(character, !outcome.right());
             }
         }
-        return new OutcomeView(outcome.right(), outcome.rightReason(), round.truth(), outcome.by(), box.box, box.dueOn);
+        return new TrainingOutcome(
+                outcome.right(), outcome.rightReason(), round.truth(), outcome.by(), box.box, box.dueOn);
     }
 
     @Transactional(readOnly = true)
-    public SkillsView mine() {
+    public TrainedSkills mine() {
         Herbarium cards = herbarium.herbarium();
         UUID account = Member.current().accountId();
-        return new SkillsView(
+        return new TrainedSkills(
                 boxes.findAllByAccountId(account).stream()
                         .filter(b ->
                                 cards.taxon(b.a).isPresent() && cards.taxon(b.b).isPresent())
                         .sorted(Comparator.comparing((TrainingBox b) -> -b.wrong / (double) b.asked))
-                        .map(b -> new PairView(
+                        .map(b -> new TrainedPair(
                                 plant(herbarium.taxon(b.a)),
                                 plant(herbarium.taxon(b.b)),
                                 b.asked,
@@ -181,7 +190,7 @@ public class TrainingService {
                         .filter(s -> s.wrong > 0 && cards.character(s.characterId) != null)
                         .map(s -> {
                             var c = Objects.requireNonNull(cards.character(s.characterId));
-                            return new SkillView(
+                            return new TrainedCharacter(
                                     c.id(),
                                     c.name(),
                                     s.asked,
@@ -189,7 +198,7 @@ public class TrainingService {
                                     c.error(),
                                     Training.error(c.error(), s.wrong, s.asked));
                         })
-                        .sorted(Comparator.comparing(SkillView::own).reversed())
+                        .sorted(Comparator.comparing(TrainedCharacter::own).reversed())
                         .toList());
     }
 
@@ -203,7 +212,7 @@ public class TrainingService {
                 .anyMatch(m -> m.contains(today.getMonthValue()));
     }
 
-    private static PlantView plant(Taxon taxon) {
-        return new PlantView(taxon.id(), taxon.commonName(), taxon.danger());
+    private static TrainingPlant plant(Taxon taxon) {
+        return new TrainingPlant(taxon.id(), taxon.commonName(), taxon.danger());
     }
 }
