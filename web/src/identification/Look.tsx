@@ -97,7 +97,7 @@ function Round({
     unseeable: steps.filter((s) => s.state === null).map((s) => s.character),
     again,
   }
-  const next = useLive('next look', body, (b: typeof body, signal) =>
+  const next = useLive('next look', stage === undefined ? null : body, (b: typeof body, signal) =>
     ask(api.POST('/api/calculators/identify/next', { body: b, signal })),
   )
   const wanted = ended && next.data && !next.behind && !notAgain ? next.data.again[0] : undefined
@@ -168,8 +168,8 @@ function Round({
         )
         const asked = next.data?.next?.character ?? (further ? next.data?.further?.character : undefined)
         // Until the next question is known none is shown: one that jumps under a thumb gets a false answer.
-        const choosing = !next.isError && (!next.data || (next.behind && !open.some((c) => c.id === asked)))
-        const settled = !choosing && !further && next.data?.settled === true
+        const choosing = !next.isError && (!next.data || next.behind)
+        const settled = !choosing && !further && observations.length > 0 && next.data?.settled === true
         const first = choosing || settled ? undefined : open.find((c) => c.id === asked)
         const rest = open.filter((c) => c.id !== first?.id)
         const see = (character: string, state: string | null) => setSteps([...steps, { character, state }])
@@ -179,14 +179,7 @@ function Round({
               <div className="flex flex-wrap items-end gap-3">
                 <p>
                   It is now <strong>{STAGE[stage]}</strong>.{' '}
-                  <button
-                    type="button"
-                    className="text-note min-h-6 underline"
-                    onClick={() => {
-                      setStage(undefined)
-                      setSteps([])
-                    }}
-                  >
+                  <button type="button" className="text-note min-h-6 underline" onClick={onAnew}>
                     Another stage
                   </button>
                 </p>

@@ -18,9 +18,7 @@ final class IdentifyPage {
     }
 
     static IdentifyPage at(Page page, String stage) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + stage)))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + stage)))
                 .click();
         page.getByText("Any other character").waitFor();
         return new IdentifyPage(page);

@@ -52,7 +52,7 @@ public class PathTest extends InBrowser {
                 .verdict();
         assertThat(region("Verdict")).containsText("NOT YET");
         assertThat(region("Verdict")).containsText("foxglove");
-        assertThat(region("Verdict")).containsText("It can be told ");
+        assertThat(region("Verdict")).containsText("It can be told in flower");
     }
 
     private void meadowsweet() {

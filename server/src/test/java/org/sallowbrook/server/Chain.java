@@ -17,7 +17,7 @@ import tools.jackson.databind.JsonNode;
  */
 final class Chain {
 
-    private static final List<String> TELLS = List.of("leaf-division", "leaf-margin", "stem-surface");
+    private static final List<String> TELLS = List.of("leaf-division", "leaf-margin", "stem-surface", "leaf-hairs");
 
     final Client client;
     final LocalDate today;

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 /** The safety gates over HTTP: what the screen refuses, a script is refused too. */
 public class GatesTest extends ServerTest {
 
-    private static final List<String> TELLS = List.of("leaf-division", "leaf-margin", "stem-surface");
+    private static final List<String> TELLS = List.of("leaf-division", "leaf-margin", "stem-surface", "leaf-hairs");
 
     @Test
     public void nothingIsPickedFromAnUncertainOrContaminatedStand() {

@@ -95,7 +95,7 @@ public class TagsAndPhotosTest extends ServerTest {
         Map<String, Object> leaf = new HashMap<>(root(null));
         leaf.put("part", "LEAF");
         leaf.put("stage", "FLOWERING");
-        leaf.put("tells", List.of("leaf-start", "leaf-underside", "inflorescence"));
+        leaf.put("tells", List.of("leaf-start", "leaf-underside", "leaf-outline"));
         leaf.put("examinedSingly", false);
         String path = "/api/field/stands/" + stand("Ramsons") + "/harvests/check";
         assertThat(as("ilse").post(path, leaf).codes()).contains("MIXED_STAND");

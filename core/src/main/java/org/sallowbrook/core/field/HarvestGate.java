@@ -49,6 +49,7 @@ public final class HarvestGate {
      * @param shareTaken of the stand's part, 0..1, with this harvest
      * @param sharePicked already this season, 0..1
      * @param tells characters looked at again today that agree with the plant
+     * @param openOnThePiece dangerous look-alikes that nothing looked at on the picked part tells apart, by {@link OnThePiece}
      * @param examinedSingly whether every piece was looked at by itself
      */
     public record Request(
@@ -62,6 +63,7 @@ public final class HarvestGate {
             double shareTaken,
             double sharePicked,
             Set<String> tells,
+            List<OnThePiece.Open> openOnThePiece,
             boolean examinedSingly,
             Schools schools) {
         public Request {
@@ -71,6 +73,7 @@ public final class HarvestGate {
                     .range("sharePicked", sharePicked, 0, 1)
                     .done();
             tells = Set.copyOf(tells);
+            openOnThePiece = List.copyOf(openOnThePiece);
         }
     }
 
@@ -171,6 +174,15 @@ public final class HarvestGate {
                     "HALF_PARASITE",
                     taxon.commonName() + " draws on the roots of its neighbours, and what poisons they hold.",
                     "Look what grows around it; beside ragwort, hemlock or another poisonous plant leave it."));
+        }
+        for (OnThePiece.Open open : request.openOnThePiece()) {
+            findings.add(Finding.stop(
+                    "NOT_ON_THE_PIECE",
+                    "Nothing that was looked at again on the piece itself tells it from "
+                            + open.other().commonName() + ".",
+                    open.by().isEmpty()
+                            ? "Nothing on this part tells the two apart now. Pick more of the plant, or leave it."
+                            : "Look, on each piece in the hand, at: " + String.join(", ", open.by()) + "."));
         }
         if (request.tells().size() < LEAST_TELLS) {
             findings.add(Finding.stop(

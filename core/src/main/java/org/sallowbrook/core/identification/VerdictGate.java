@@ -88,13 +88,17 @@ final class VerdictGate {
             opens.add(new Open(table.taxa.get(t).id(), stillTelling(lead, t), told(taxon, List.of(table.taxa.get(t)))));
             stop |= posterior.of[t] >= STOP_POSTERIOR && Against.tellable(table, lead, t) && putToTheTest(lead, t);
         }
-        TellableAt at = opens.isEmpty()
-                ? null
-                : told(
-                        taxon,
-                        opens.stream()
-                                .map(o -> herbarium.taxon(o.taxon()).orElseThrow())
-                                .toList());
+        List<Taxon> others = opens.stream()
+                .map(o -> herbarium.taxon(o.taxon()).orElseThrow())
+                .toList();
+        TellableAt at = opens.isEmpty() ? null : told(taxon, others);
+        if (at == null && posterior.of[lead] < NextQuestion.CLEAR) {
+            // Much is still open; what is usually taken for it is what to wait for.
+            List<Taxon> listed = others.stream()
+                    .filter(o -> taxon.lookAlike(o.id()).isPresent())
+                    .toList();
+            at = listed.isEmpty() ? null : told(taxon, listed);
+        }
         List<Excluded> excluded = excluded(lead, open);
         if (stop) {
             return new Verdict(Status.STOP, taxon.id(), null, excluded, opens, at);

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.IdentityOnRecord.SecondLook;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
+import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.School;
@@ -66,6 +67,7 @@ public class HarvestGateTest {
                         share,
                         picked,
                         tells,
+                        List.of(),
                         singly,
                         Schools.USUAL))
                 .stream()
@@ -315,6 +317,7 @@ public class HarvestGateTest {
                                 0.1,
                                 0,
                                 TELLS,
+                                List.of(),
                                 true,
                                 Schools.USUAL))
                         .stream()
@@ -422,5 +425,35 @@ public class HarvestGateTest {
                                 true)
                         .contains("SECOND_LOOK"))
                 .isEqualTo(expected == SecondLook.WANTED);
+    }
+
+    /** A leaf is a leaf, whatever flowered above it. */
+    @Test
+    public void whatTellsMustBeOnThePiece() {
+        Taxon plant = Cards.card("plant")
+                .always("a", "c0", "c1", "c2", "c3")
+                .part(0.5, 0.5, Set.of(Taxon.Route.INTERNAL))
+                .lookAlike("other", "c0")
+                .build();
+        Taxon other = Cards.card("other")
+                .danger(Danger.POISONOUS)
+                .always("b", "c0", "c1", "c2")
+                .always("a", "c3")
+                .build();
+        Herbarium cards = new Herbarium(Cards.vocabulary(4), List.of(plant, other));
+        // c0 is leaf, c1 stem, c2 flower, c3 fruit and alike in both.
+        assertThat(OnThePiece.leftOpen(cards, plant, Taxon.Part.LEAF, LifeStage.FLOWERING, Set.of("c1", "c2", "c3")))
+                .containsExactly(new OnThePiece.Open(other, List.of("c0")));
+        assertThat(OnThePiece.leftOpen(cards, plant, Taxon.Part.LEAF, LifeStage.FLOWERING, Set.of("c0", "c3")))
+                .isEmpty();
+        assertThat(OnThePiece.leftOpen(cards, plant, Taxon.Part.HERB, LifeStage.FLOWERING, Set.of("c1")))
+                .isEmpty();
+        assertThat(OnThePiece.leftOpen(
+                        cards, plant, Taxon.Part.FRUIT, LifeStage.FLOWERING, Set.of("c0", "c1", "c2", "c3")))
+                .as("nothing on a fruit tells them")
+                .containsExactly(new OnThePiece.Open(other, List.of()));
+        assertThat(OnThePiece.leftOpen(cards, plant, Taxon.Part.LEAF, LifeStage.WINTER, Set.of()))
+                .as("the other is not there then")
+                .isEmpty();
     }
 }

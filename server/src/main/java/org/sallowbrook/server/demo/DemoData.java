@@ -435,7 +435,7 @@ class DemoData implements ApplicationRunner {
                         massG,
                         share,
                         weather,
-                        List.of("leaf-division", "leaf-margin", "stem-surface"),
+                        List.of("leaf-division", "leaf-margin", "stem-surface", "leaf-hairs"),
                         true,
                         null,
                         List.of()));

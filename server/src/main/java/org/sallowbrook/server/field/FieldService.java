@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.IdentityOnRecord;
+import org.sallowbrook.core.field.OnThePiece;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -507,6 +508,7 @@ public class FieldService implements UsesTaxon {
                 request.shareTaken(),
                 picked(stand, request),
                 tells,
+                OnThePiece.leftOpen(herbarium.herbarium(), taxon, request.part(), request.stage(), tells),
                 request.examinedSingly(),
                 schools.chosen()));
     }

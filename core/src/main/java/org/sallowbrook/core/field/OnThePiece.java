@@ -1,0 +1,98 @@
+package org.sallowbrook.core.field;
+
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.sallowbrook.core.herbarium.CharacterDefinition;
+import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
+import org.sallowbrook.core.herbarium.Frequency;
+import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Telling;
+
+/**
+ * What can be seen of a picked part by itself. A leaf from a flowering stand is a leaf: whatever the flower said, what
+ * excludes a dangerous look-alike must be on the piece in the hand.
+ */
+public final class OnThePiece {
+
+    private static final Map<Taxon.Part, Set<Organ>> SHOWS = Map.ofEntries(
+            Map.entry(Taxon.Part.LEAF, EnumSet.of(Organ.LEAF)),
+            Map.entry(Taxon.Part.FLOWER, EnumSet.of(Organ.FLOWER, Organ.INFLORESCENCE)),
+            Map.entry(Taxon.Part.FLOWER_HEAD, EnumSet.of(Organ.FLOWER, Organ.INFLORESCENCE)),
+            Map.entry(
+                    Taxon.Part.TOPS,
+                    EnumSet.of(Organ.LEAF, Organ.STEM, Organ.FLOWER, Organ.INFLORESCENCE, Organ.FRUIT)),
+            Map.entry(
+                    Taxon.Part.HERB,
+                    EnumSet.of(Organ.LEAF, Organ.STEM, Organ.FLOWER, Organ.INFLORESCENCE, Organ.FRUIT)),
+            Map.entry(Taxon.Part.SHOOT, EnumSet.of(Organ.LEAF, Organ.STEM, Organ.WOOD)),
+            Map.entry(Taxon.Part.ROOT, EnumSet.of(Organ.ROOT)),
+            Map.entry(Taxon.Part.BARK, EnumSet.of(Organ.WOOD, Organ.STEM)),
+            Map.entry(Taxon.Part.FRUIT, EnumSet.of(Organ.FRUIT, Organ.INFLORESCENCE)),
+            Map.entry(Taxon.Part.SEED, EnumSet.of(Organ.FRUIT, Organ.INFLORESCENCE)),
+            Map.entry(Taxon.Part.THALLUS, EnumSet.of(Organ.THALLUS, Organ.SUBSTRATE)),
+            Map.entry(Taxon.Part.FRUIT_BODY, EnumSet.of(Organ.CAP, Organ.UNDERSIDE, Organ.SUBSTRATE)));
+
+    private static final String LEAVES_NOW = "leaves-now";
+
+    /** @param by names of what is to be seen on the piece and would tell the other; empty when nothing does */
+    public record Open(Taxon other, List<String> by) {}
+
+    private OnThePiece() {}
+
+    /**
+     * Dangerous look-alikes that nothing looked at on the piece tells from the plant.
+     *
+     * @param tells characters looked at again that agree with the plant
+     */
+    public static List<Open> leftOpen(
+            Herbarium herbarium, Taxon taxon, Taxon.Part part, LifeStage stage, Collection<String> tells) {
+        return dangerous(herbarium, taxon).stream()
+                .filter(d -> !absent(d, part, stage))
+                .filter(d -> telling(herbarium, taxon, d, part, stage).stream().noneMatch(tells::contains))
+                .map(d -> new Open(
+                        d,
+                        telling(herbarium, taxon, d, part, stage).stream()
+                                .map(c -> name(herbarium, c))
+                                .toList()))
+                .toList();
+    }
+
+    /** Characters to be seen on the piece that tell the plant from one of its dangerous look-alikes. */
+    public static List<String> telling(
+            Herbarium herbarium, Taxon taxon, Taxon other, Taxon.Part part, LifeStage stage) {
+        Set<Organ> shows = SHOWS.getOrDefault(part, Set.of());
+        return Telling.between(herbarium, taxon, other, stage).stream()
+                .filter(c -> {
+                    CharacterDefinition definition = herbarium.character(c);
+                    return definition != null && shows.contains(definition.organ());
+                })
+                .toList();
+    }
+
+    private static String name(Herbarium herbarium, String character) {
+        CharacterDefinition definition = herbarium.character(character);
+        return definition == null ? character : definition.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static List<Taxon> dangerous(Herbarium herbarium, Taxon taxon) {
+        return taxon.lookAlikes().stream()
+                .flatMap(l -> herbarium.taxon(l.taxon()).stream())
+                .filter(taxon::mustBeToldFrom)
+                .toList();
+    }
+
+    /** The other has no such part now: it is not there at the stage, or has no leaf then. */
+    private static boolean absent(Taxon other, Taxon.Part part, LifeStage stage) {
+        if (!other.months().containsKey(stage)) {
+            return true;
+        }
+        Map<String, Frequency> leaves = other.statesOf(LEAVES_NOW, stage);
+        return part == Taxon.Part.LEAF && leaves != null && leaves.keySet().equals(Set.of("absent"));
+    }
+}
