@@ -7,11 +7,9 @@ import { LOOKING, STAGE } from '../ui/dictionary'
 import { Loaded, ProblemNotice, SafetyLine } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { Question } from './Question'
-import { StageOfIt } from './StageOfIt'
+import { StageOfIt, type Group, type Stage } from './StageOfIt'
 import { Verdict } from './Verdict'
 
-export type Stage = Schemas['IdentifyRequest']['stage']
-export type Group = Schemas['CharacterView']['groups'][number]
 export type Answer = Schemas['IdentifyAnswer']
 type Observation = Schemas['ObservationRequest']
 type Condition = NonNullable<Schemas['IdentifyRequest']['conditions']>[number]

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, ask } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { Button } from '../ui/controls'
 import { STAGE } from '../ui/dictionary'
-import type { Group, Stage } from './Look'
+
+export type Stage = Schemas['IdentifyRequest']['stage']
+export type Group = Schemas['CharacterView']['groups'][number]
 
 export const STAGES: Record<Group, Stage[]> = {
   PLANT: ['SEEDLING', 'ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING', 'WINTER'],

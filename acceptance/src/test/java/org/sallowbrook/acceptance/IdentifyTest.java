@@ -30,6 +30,20 @@ public class IdentifyTest extends InBrowser {
         page.keyboard().press("Enter");
     }
 
+    private void answerByKeyboard(String[] seen) {
+        page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName(seen[0]).setExact(true))
+                .first()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(seen[1]).setExact(true))
+                .focus();
+        page.keyboard().press("Enter");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + seen[0]))
+                .waitFor();
+    }
+
     /** The engine's own questions, answered as a typical meadowsweet, with nothing but the keyboard. */
     @Test
     public void meadowsweetIsConfirmedByKeyboardOnly() {
@@ -54,22 +68,13 @@ public class IdentifyTest extends InBrowser {
         others.focus();
         page.keyboard().press("Enter");
         for (String[] seen : typical) {
-            Locator group = page.getByRole(
-                            AriaRole.GROUP,
-                            new Page.GetByRoleOptions().setName(seen[0]).setExact(true))
-                    .first();
-            group.getByRole(
-                            AriaRole.BUTTON,
-                            new Locator.GetByRoleOptions().setName(seen[1]).setExact(true))
-                    .focus();
-            page.keyboard().press("Enter");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back " + seen[0]))
-                    .waitFor();
+            answerByKeyboard(seen);
         }
         seeByKeyboard("Undo");
         assertThat(page.getByRole(
                         AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back Underside of the leaf")))
                 .hasCount(0);
+        answerByKeyboard(typical[typical.length - 1]);
         seeByKeyboard("What does this say?");
         while (!region("Verdict").isVisible()) {
             region("Verdict")
