@@ -70,7 +70,7 @@ function IdentifyPage({
           value={on}
           onChange={(e) => e.target.value && setOn(e.target.value)}
         />
-        <p className="text-soft flex-1">
+        <p className="text-soft basis-full sm:flex-1 sm:basis-0">
           {stand.place}. Tap what you see; leave out what you cannot. What it was taken for is not shown while
           you look.
         </p>

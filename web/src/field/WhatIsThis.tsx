@@ -96,7 +96,9 @@ function Ask({ today, region }: { today: string; region: string }) {
           value={on}
           onChange={(e) => e.target.value && setOn(e.target.value)}
         />
-        <p className="text-soft flex-1">Tap what you see; leave out what you cannot.</p>
+        <p className="text-soft basis-full sm:flex-1 sm:basis-0">
+          Tap what you see; leave out what you cannot.
+        </p>
       </div>
       <Look key={group} group={group} on={on} region={region}>
         {(answer, seen) => (

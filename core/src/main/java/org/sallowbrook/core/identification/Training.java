@@ -31,6 +31,9 @@ public final class Training {
     public static final int BOXES = 5;
     private static final int SHOWN = 4;
 
+    /** Fewer slips than these are chance. */
+    private static final int CHANCE = 3;
+
     /** How many answers the vocabulary's own error rate is worth beside a person's. */
     private static final double PRIOR_ANSWERS = 20;
 
@@ -97,13 +100,24 @@ public final class Training {
         Taxon truth = first ? a : b;
         Taxon other = first ? b : a;
         List<String> telling = new ArrayList<>();
+        List<String> lesser = new ArrayList<>();
         List<String> rest = new ArrayList<>();
         for (CharacterDefinition c : herbarium.characters()) {
             var its = truth.statesOf(c.id(), stage);
             if (its == null || other.statesOf(c.id(), stage) == null || c.scent()) {
                 continue;
             }
-            (Telling.between(herbarium, truth, other, stage).contains(c.id()) ? telling : rest).add(c.id());
+            boolean thing = its.keySet().stream()
+                    .anyMatch(state -> c.states().stream().anyMatch(s -> s.id().equals(state) && !s.missing()));
+            if (Telling.between(herbarium, truth, other, stage).contains(c.id())) {
+                (thing ? telling : lesser).add(c.id());
+            } else if (thing) {
+                rest.add(c.id());
+            }
+        }
+        // That it has no umbels is the last thing to tell it by.
+        if (telling.isEmpty()) {
+            telling.addAll(lesser);
         }
         if (telling.isEmpty()) {
             // Told only from the other side: show the other one.
@@ -170,13 +184,16 @@ public final class Training {
     }
 
     /**
-     * A person's own error rate at a character, at least the vocabulary's: practice may ask more of somebody's looks, never
-     * less.
+     * A person's own error rate at a character, at least the vocabulary's and only from the third slip on: practice may ask
+     * more of somebody's looks, never less.
      */
     public static double error(double vocabulary, int wrong, int asked) {
         Checks.begin()
                 .that(wrong >= 0 && wrong <= asked, "wrong", "must be 0 to the number asked")
                 .done();
+        if (wrong < CHANCE) {
+            return vocabulary;
+        }
         double own = (wrong + vocabulary * PRIOR_ANSWERS) / (asked + PRIOR_ANSWERS);
         return Math.min(0.49, Math.max(vocabulary, own));
     }

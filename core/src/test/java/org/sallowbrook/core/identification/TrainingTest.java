@@ -98,6 +98,7 @@ public class TrainingTest {
     @Test
     public void practiceRaisesAnErrorRateAndNeverLowersIt() {
         assertThat(Training.error(0.03, 0, 1000)).isEqualTo(0.03);
+        assertThat(Training.error(0.03, 2, 2)).as("two slips are chance").isEqualTo(0.03);
         assertThat(Training.error(0.03, 5, 10)).isCloseTo((5 + 0.6) / 30, within(1e-12));
         assertThat(Training.error(0.03, 1000, 1000)).isEqualTo(0.49);
     }
