@@ -79,7 +79,7 @@ function IdentifyPage({
         {(answer, seen) => (
           <KeepIdentification
             answer={answer}
-            before={stand.identification !== undefined}
+            before={Boolean(stand.identification)}
             error={save.error}
             busy={save.isPending}
             onKeep={(kept, pictures) => save.mutate({ kept, pictures, seen })}

@@ -23,6 +23,7 @@ public class Screenshots extends InBrowser {
         IdentifyPage look = IdentifyPage.at(page, "in flower")
                 .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones");
         page.getByText("cannot see it").waitFor();
+        page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify");
         look.see("The leaflet at the tip", "much larger, with three to five lobes")
                 .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
