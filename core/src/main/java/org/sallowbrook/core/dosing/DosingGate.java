@@ -518,9 +518,10 @@ public final class DosingGate {
 
     /** What nobody could place can't be checked, and silence would read as leave. */
     private void unlisted(Taxon taxon) {
+        // What is stopped with any medicine has said so already.
         if (!byMouth()
                 || person.medicines().stream().noneMatch(UNLISTED::contains)
-                || stoppedBy.containsAll(UNLISTED)) {
+                || taxon.constituents().contains(Constituent.HYPERFORIN)) {
             return;
         }
         boolean strong = taxon.uses().stream().anyMatch(u -> u.potency() == Taxon.Potency.STRONG)
@@ -528,9 +529,6 @@ public final class DosingGate {
         String message = person.name() + " takes a medicine that is in no class here; whether " + taxon.commonName()
                 + " goes with it is unknown.";
         String action = "Ask the pharmacist, with the packet in hand, and enter what it is on the person's page.";
-        if (taxon.constituents().contains(Constituent.HYPERFORIN)) {
-            return;
-        }
         findings.add(
                 strong
                         ? Finding.hold("UNLISTED_MEDICINE", message, action)

@@ -1,5 +1,6 @@
 package org.sallowbrook.core.field;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -22,7 +23,7 @@ public final class IdentityOnRecord {
      * @param forTaxon what the stand was said to be when it was looked at
      * @param on the day it claims
      * @param keptAt when the server kept it
-     * @param by who looked
+     * @param by who looked; null when it is not on record
      * @param otherPlants whether other plants of the stand were looked at than in the look before
      */
     public record Look(
@@ -31,7 +32,7 @@ public final class IdentityOnRecord {
             Instant keptAt,
             LifeStage stage,
             Identification.Status status,
-            String by,
+            @Nullable String by,
             boolean otherPlants) {}
 
     /** Whether a plant that something deadly is taken for was looked at twice. */
@@ -40,6 +41,8 @@ public final class IdentityOnRecord {
         WANTED,
         DONE
     }
+
+    private static final Duration ONE_SITTING = Duration.ofHours(6);
 
     private static final Comparator<Look> LATER = Comparator.comparing(Look::on).thenComparing(Look::keptAt);
 
@@ -89,11 +92,22 @@ public final class IdentityOnRecord {
                         && l.stage() == speaking.stage()
                         && fresh(l, day)
                         && !l.on().isAfter(day))
-                .filter(l -> !l.by().equals(speaking.by())
-                        || (!l.on().equals(speaking.on()) && (l.otherPlants() || speaking.otherPlants())))
+                .filter(l -> byAnother(l, speaking) || anotherTime(l, speaking))
                 .anyMatch(l -> looks.stream()
                         .noneMatch(s -> s.status() == Identification.Status.STOP
                                 && !s.keptAt().isBefore(l.keptAt())));
         return borneOut ? SecondLook.DONE : SecondLook.WANTED;
+    }
+
+    /** Known to be another person; of a look whose member is not on record nobody knows. */
+    private static boolean byAnother(Look a, Look b) {
+        return a.by() != null && b.by() != null && !a.by().equals(b.by());
+    }
+
+    /** A claimed day is not enough: two looks kept at one sitting are one look. */
+    private static boolean anotherTime(Look a, Look b) {
+        return !a.on().equals(b.on())
+                && (a.otherPlants() || b.otherPlants())
+                && Duration.between(a.keptAt(), b.keptAt()).abs().compareTo(ONE_SITTING) >= 0;
     }
 }

@@ -345,7 +345,7 @@ public class HarvestGateTest {
     // ---- two looks where something deadly is taken for it
 
     private static IdentityOnRecord.Look look(
-            int daysBefore, int keptHour, LifeStage stage, Status status, String by, boolean otherPlants) {
+            int daysBefore, int keptHour, LifeStage stage, Status status, @Nullable String by, boolean otherPlants) {
         return new IdentityOnRecord.Look(
                 "x",
                 DAY.minusDays(daysBefore),
@@ -378,8 +378,18 @@ public class HarvestGateTest {
             },
             {
                 "the same person, another day, other plants",
-                List.of(first, look(3, 2, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", true)),
+                List.of(first, look(3, 40, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", true)),
                 SecondLook.DONE
+            },
+            {
+                "the same person, another day claimed, kept at one sitting",
+                List.of(first, look(3, 2, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", true)),
+                SecondLook.WANTED
+            },
+            {
+                "nobody knows who",
+                List.of(look(6, 0, LifeStage.FLOWERING, Status.CONFIRMED, null, false), first),
+                SecondLook.WANTED
             },
             {
                 "at another stage",

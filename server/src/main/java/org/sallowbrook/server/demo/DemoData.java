@@ -360,7 +360,10 @@ class DemoData implements ApplicationRunner {
         boolean twice = taxon.lookAlikes().stream()
                 .anyMatch(l -> herbarium.taxon(l.taxon()).danger() == Danger.DEADLY);
         if (twice) {
-            look(stand, people.today().minusDays(1), stage, seen, false);
+            Instant now = clock.instant();
+            clock.set(now.minus(Duration.ofDays(1)));
+            look(stand, people.today(), stage, seen, false);
+            clock.set(now);
         }
         look(stand, people.today(), stage, seen, twice);
     }

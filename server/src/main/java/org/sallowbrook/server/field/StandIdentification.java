@@ -58,13 +58,7 @@ class StandIdentification extends Owned {
 
     IdentityOnRecord.Look look() {
         return new IdentityOnRecord.Look(
-                forTaxon,
-                onDay,
-                keptAt,
-                stage,
-                status,
-                lookedBy == null ? identifiedBy : lookedBy.toString(),
-                otherPlants);
+                forTaxon, onDay, keptAt, stage, status, lookedBy == null ? null : lookedBy.toString(), otherPlants);
     }
 
     StandIdentification(UUID id) {
