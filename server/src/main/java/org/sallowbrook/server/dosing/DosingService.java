@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -694,13 +693,12 @@ public class DosingService implements DueSource {
     private record TakenOf(UUID courseId, DosingGate.Way way, Product product, LocalDate on, double ml) {}
 
     private List<TakenOf> history(UUID personId, LocalDate until) {
-        Map<UUID, Product> products = new HashMap<>();
-        List<TakenOf> all = new ArrayList<>();
-        for (DosesTaken.OfPerson t : doses.ofPerson(personId, until.minusDays(LOOK_BACK_DAYS))) {
-            Product product = products.computeIfAbsent(t.lotId(), shelf::product);
-            all.add(new TakenOf(t.courseId(), t.way(), product, t.onDay(), t.ml()));
-        }
-        return all;
+        List<DosesTaken.OfPerson> taken = doses.ofPerson(personId, until.minusDays(LOOK_BACK_DAYS));
+        Map<UUID, Product> products = shelf.contents(
+                taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
+        return taken.stream()
+                .map(t -> new TakenOf(t.courseId(), t.way(), products.get(t.lotId()), t.onDay(), t.ml()))
+                .toList();
     }
 
     /** The last day a plant that weakens medicines was really taken. */

@@ -4,8 +4,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
@@ -331,21 +333,29 @@ public class ShelfService implements UsesTaxon, DueSource {
     /** A finished lot as the gates see it. */
     @Transactional(readOnly = true)
     public Product product(UUID id) {
-        Lot lot = find(id);
-        LotView view = judged(lot);
+        return product(judged(find(id)));
+    }
+
+    /** What was in each of these; its state is the lot's own, not judged over its descent. For what is taken already. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Product> contents(Collection<UUID> ids) {
+        return lots(ids).stream().collect(Collectors.toMap(LotView::id, this::product));
+    }
+
+    private Product product(LotView view) {
         double dried = view.herbs().stream().mapToDouble(HerbView::driedG).sum();
         return new Product(
-                lot.name,
-                lot.route,
+                view.name(),
+                view.route(),
                 view.herbs().stream()
                         .map(h -> new Product.Herb(
                                 herbarium.taxon(h.taxonId()), h.part(), dried > 0 ? h.driedG() / dried : 0))
                         .toList(),
                 view.driedGPerUnit() == null ? null : view.driedGPerUnit().interval(),
-                lot.strengthPercent == null ? Strength.NONE : Strength.ofPercent(lot.strengthPercent),
-                lot.bestBefore == null ? LocalDate.MAX : lot.bestBefore,
+                view.strengthPercent() == null ? Strength.NONE : Strength.ofPercent(view.strengthPercent()),
+                view.bestBefore() == null ? LocalDate.MAX : view.bestBefore(),
                 view.state(),
-                lot.honey);
+                view.honey());
     }
 
     @EventListener
