@@ -199,7 +199,11 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
               label="Allergic to a plant family"
               value=""
               onChange={(f) => setFamilies([...new Set([...families, f])])}
-              choices={(known.data ?? []).map((f) => ({ value: f.latin, label: f.words, hint: f.latin }))}
+              choices={(known.data ?? []).map((f) => ({
+                value: f.latin,
+                label: f.words,
+                hint: f.examples || f.latin,
+              }))}
               error={at('allergyFamilies')}
             />
             <ul className="flex flex-wrap gap-2">

@@ -79,7 +79,9 @@ export function Flower({ c }: { c: Characters }) {
         ))
       : c['petal-marks'] === 'veins'
         ? ring(5, (t) => <path key={t} transform={`rotate(${t})`} d="M0 -5V-15M-2 -6L-3 -13M2 -6L3 -13" {...ink} strokeWidth={0.5} />) // prettier-ignore
-        : null
+        : c['petal-marks'] === 'fringe'
+          ? ring(5, (t) => <path key={t} transform={`rotate(${t})`} d="M-4 -8L-6 -12M-2 -9L-3 -14M0 -10V-15M2 -9L3 -14M4 -8L6 -12M-3 -15L-4 -19M0 -16V-20M3 -15L4 -19" {...ink} strokeWidth={0.6} />) // prettier-ignore
+          : null
   const disc = (r: number) => (
     <>
       <circle r={r} fill={c['flower-colour'] === 'orange' ? '#b9661a' : '#e8c531'} {...ink} />

@@ -33,6 +33,10 @@ public class SafetyOfAccessTest extends ServerTest {
         reader.get("/api/shelf/lots").expect(200);
         reader.post("/api/calculators/spirit/reading", Map.of("readingPercent", 40, "temperatureC", 20))
                 .expect(200);
+        JsonNode round = reader.get("/api/training/next").expect(200).body();
+        assertThat(round.isEmpty()).isFalse();
+        // Learning to tell plants is for everyone; what is refused here is the empty answer, not the reader.
+        reader.post("/api/training/answers", Map.of()).expect(400);
         JsonNode stand = stand(reader, "Meadowsweet, north ditch");
         reader.post("/api/field/stands/" + stand.path("id").asString() + "/harvests", harvest(id(), "TOPS", List.of()))
                 .expect(403);

@@ -8,79 +8,79 @@ import java.util.Optional;
 public enum PlantFamily {
     ADOXACEAE("elder family", ""),
     AMARANTHACEAE("amaranth and goosefoot family", "Chenopodiaceae"),
-    AMARYLLIDACEAE("onion and daffodil family", "Alliaceae"),
-    ANACARDIACEAE("cashew and sumac family", ""),
-    APIACEAE("carrot family", "Umbelliferae"),
+    AMARYLLIDACEAE("onion and daffodil family", "Alliaceae", "onion, garlic, ramsons, daffodil"),
+    ANACARDIACEAE("cashew and sumac family", "", "cashew, mango, sumac"),
+    APIACEAE("carrot family", "Umbelliferae", "carrot, celery, caraway, fennel"),
     APOCYNACEAE("dogbane family", "Asclepiadaceae"),
     AQUIFOLIACEAE("holly family", ""),
     ARACEAE("arum family", ""),
     ARALIACEAE("ivy and ginseng family", ""),
     ARECACEAE("palm family", "Palmae"),
     ASPARAGACEAE("asparagus and lily-of-the-valley family", "Convallariaceae"),
-    ASTERACEAE("daisy family", "Compositae"),
+    ASTERACEAE("daisy family", "Compositae", "chamomile, marigold, arnica, ragweed, mugwort"),
     BALSAMINACEAE("balsam family", ""),
     BERBERIDACEAE("barberry family", ""),
-    BETULACEAE("birch and hazel family", ""),
-    BORAGINACEAE("borage family", ""),
-    BRASSICACEAE("cabbage family", "Cruciferae"),
+    BETULACEAE("birch and hazel family", "", "birch, hazel, alder"),
+    BORAGINACEAE("borage family", "", "comfrey, borage, lungwort"),
+    BRASSICACEAE("cabbage family", "Cruciferae", "cabbage, mustard, cress"),
     CAMPANULACEAE("bellflower family", ""),
     CANNABACEAE("hop family", ""),
-    CAPRIFOLIACEAE("honeysuckle and valerian family", "Valerianaceae"),
+    CAPRIFOLIACEAE("honeysuckle and valerian family", "Valerianaceae", "valerian, honeysuckle"),
     CARYOPHYLLACEAE("pink family", ""),
     CELASTRACEAE("spindle family", ""),
     COLCHICACEAE("autumn crocus family", ""),
     CONVOLVULACEAE("bindweed family", ""),
     CRASSULACEAE("stonecrop family", ""),
     CUCURBITACEAE("gourd family", ""),
-    CUPRESSACEAE("cypress and juniper family", ""),
+    CUPRESSACEAE("cypress and juniper family", "", "juniper, cypress"),
     CYPERACEAE("sedge family", ""),
     DIPSACACEAE("teasel family", ""),
     DROSERACEAE("sundew family", ""),
     ELAEAGNACEAE("sea buckthorn family", ""),
     EQUISETACEAE("horsetail family", ""),
-    ERICACEAE("heath and bilberry family", ""),
+    ERICACEAE("heath and bilberry family", "", "bilberry, heather"),
     EUPHORBIACEAE("spurge family", ""),
-    FABACEAE("pea family", "Leguminosae"),
-    FAGACEAE("oak and beech family", ""),
+    FABACEAE("pea family", "Leguminosae", "pea, bean, peanut, soya, melilot"),
+    FAGACEAE("oak and beech family", "", "oak, beech, chestnut"),
     GENTIANACEAE("gentian family", ""),
     GERANIACEAE("cranesbill family", ""),
     GINKGOACEAE("ginkgo family", ""),
     GROSSULARIACEAE("currant family", ""),
-    HYPERICACEAE("St John's-wort family", "Guttiferae"),
+    HYPERICACEAE("St John's-wort family", "Guttiferae", "St John's-wort"),
     IRIDACEAE("iris family", ""),
     JUGLANDACEAE("walnut family", ""),
-    LAMIACEAE("mint family", "Labiatae"),
+    LAMIACEAE("mint family", "Labiatae", "mint, thyme, lemon balm, marjoram, sage"),
     LAURACEAE("laurel family", ""),
     LILIACEAE("lily family", ""),
     LINACEAE("flax family", ""),
     LYTHRACEAE("loosestrife family", ""),
-    MALVACEAE("mallow and lime family", "Tiliaceae"),
+    MALVACEAE("mallow and lime family", "Tiliaceae", "mallow, lime tree, hibiscus"),
     MELANTHIACEAE("herb-Paris family", "Trilliaceae"),
     MENYANTHACEAE("bogbean family", ""),
     MORACEAE("mulberry family", ""),
     MYRICACEAE("bog-myrtle family", ""),
     MYRTACEAE("myrtle family", ""),
     NYMPHAEACEAE("water-lily family", ""),
-    OLEACEAE("olive and ash family", ""),
+    OLEACEAE("olive and ash family", "", "olive, ash, privet"),
     ONAGRACEAE("willowherb family", ""),
     ORCHIDACEAE("orchid family", ""),
     OROBANCHACEAE("broomrape and eyebright family", ""),
     OXALIDACEAE("wood-sorrel family", ""),
     PAPAVERACEAE("poppy family", "Fumariaceae"),
     PARMELIACEAE("Iceland moss family", ""),
-    PINACEAE("pine family", ""),
-    PLANTAGINACEAE("plantain and foxglove family", ""),
-    POACEAE("grass family", "Gramineae"),
+    PINACEAE("pine family", "", "pine, spruce, fir"),
+    PLANTAGINACEAE("plantain and foxglove family", "", "plantain, speedwell, foxglove"),
+    POACEAE("grass family", "Gramineae", "meadow grasses, wheat, rye"),
     POLYGONACEAE("dock family", ""),
     POLYPODIACEAE("polypody family", ""),
     POLYPORACEAE("bracket fungus family", ""),
     PRIMULACEAE("primrose family", ""),
-    RANUNCULACEAE("buttercup family", ""),
+    RANUNCULACEAE("buttercup family", "", "buttercup"),
     RHAMNACEAE("buckthorn family", ""),
-    ROSACEAE("rose family", ""),
+    ROSACEAE("rose family", "", "rose, apple, plum, raspberry, meadowsweet"),
     RUBIACEAE("bedstraw family", ""),
     RUTACEAE("rue and citrus family", ""),
-    SALICACEAE("willow family", ""),
+    SALICACEAE("willow family", "", "willow, poplar"),
     SAPINDACEAE("maple and horse-chestnut family", "Hippocastanaceae"),
     SAXIFRAGACEAE("saxifrage family", ""),
     SCROPHULARIACEAE("figwort and mullein family", ""),
@@ -90,7 +90,7 @@ public enum PlantFamily {
     TROPAEOLACEAE("nasturtium family", ""),
     TYPHACEAE("reedmace family", ""),
     ULMACEAE("elm family", ""),
-    URTICACEAE("nettle family", ""),
+    URTICACEAE("nettle family", "", "nettle, pellitory"),
     VERBENACEAE("vervain family", ""),
     VIOLACEAE("violet family", ""),
     VITACEAE("vine family", ""),
@@ -98,15 +98,26 @@ public enum PlantFamily {
 
     private final String words;
     private final String older;
+    private final String examples;
 
     PlantFamily(String words, String older) {
+        this(words, older, "");
+    }
+
+    PlantFamily(String words, String older, String examples) {
         this.words = words;
         this.older = older;
+        this.examples = examples;
     }
 
     /** As people call it: the daisy family. */
     public String words() {
         return "the " + words;
+    }
+
+    /** Plants by which somebody knows whether it is theirs: chamomile, marigold; empty for a family that few react to. */
+    public String examples() {
+        return examples;
     }
 
     /** Botanical Latin: Asteraceae. */

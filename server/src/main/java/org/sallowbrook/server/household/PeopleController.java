@@ -36,13 +36,13 @@ class PeopleController {
         return people.all();
     }
 
-    record FamilyView(String latin, String words) {}
+    record FamilyView(String latin, String words, String examples) {}
 
     /** Plant families somebody may be allergic to, by the name people know. */
     @GetMapping("/families")
     List<FamilyView> families() {
         return Arrays.stream(PlantFamily.values())
-                .map(f -> new FamilyView(f.latin(), f.words()))
+                .map(f -> new FamilyView(f.latin(), f.words(), f.examples()))
                 .sorted(Comparator.comparing(FamilyView::words))
                 .toList();
     }

@@ -56,7 +56,7 @@ class Guard {
                         .authenticated()
                         .requestMatchers("/api/household/members/**")
                         .hasRole("KEEPER")
-                        .requestMatchers(HttpMethod.POST, "/api/calculators/**")
+                        .requestMatchers(HttpMethod.POST, "/api/calculators/**", "/api/training/**")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")
                         .authenticated()
