@@ -8,6 +8,7 @@ import { Button, Toggle } from '../ui/controls'
 import { ROLE } from '../ui/dictionary'
 import { Loaded } from '../ui/page'
 import { Brook, LANDINGS } from './Brook'
+import { TimerNotice } from './TimerNotice'
 import { DemoClock } from './DemoClock'
 import { switchTheme } from './theme'
 import { Tray } from './Tray'
@@ -105,6 +106,7 @@ function SignedIn({
         </div>
         <Brook />
       </header>
+      <TimerNotice />
       <Outlet />
       <Tray />
       <Dialog open={help} onClose={setHelp} className="relative z-50">

@@ -1,4 +1,5 @@
 import { createBrowserRouter, isRouteErrorResponse, Link, useRouteError } from 'react-router'
+import { KINDS } from '../making/kinds'
 import { Layout } from './Layout'
 
 /** Shown when a page of ours fails or an address leads nowhere. */
@@ -73,13 +74,14 @@ export const router = createBrowserRouter([
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/Shelf')).Shelf }) },
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/Lot')).Lot }) },
       { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
+      ...KINDS.map((k) => ({
+        path: `making/${k.path}`,
+        lazy: async () => ({ Component: await k.page() }),
+      })),
       {
-        path: 'making/tincture',
-        lazy: async () => ({ Component: (await import('../making/Tincture')).Tincture }),
+        path: 'making/batches/:id/kitchen',
+        lazy: async () => ({ Component: (await import('../making/Kitchen')).Kitchen }),
       },
-      { path: 'making/tea', lazy: async () => ({ Component: (await import('../making/Tea')).Tea }) },
-      { path: 'making/oil', lazy: async () => ({ Component: (await import('../making/Oil')).Oil }) },
-      { path: 'making/salve', lazy: async () => ({ Component: (await import('../making/Salve')).Salve }) },
       {
         path: 'making/batches/:id',
         lazy: async () => ({ Component: (await import('../making/Batch')).Batch }),

@@ -13,7 +13,7 @@ import { Button, Choose, Input, NumberInput, Slider, Toggle } from '../ui/contro
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { LOT_KIND, LOT_STATE, RELATION } from '../ui/dictionary'
+import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 
@@ -37,7 +37,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const queries = useQueryClient()
   const today = isoToday()
   const [search] = useSearchParams()
-  const products = lots.filter((l) => ['BOTTLE', 'FLASK', 'TIN'].includes(l.kind) && l.remaining > 0)
+  const products = lots.filter((l) => l.stage === 'FILLED' && l.remaining > 0)
   const [id] = useState(() => v7())
   const [person, setPerson] = useState(search.get('person') ?? people[0]?.id ?? '')
   const [lot, setLot] = useState(search.get('lot') ?? products[0]?.id ?? '')
@@ -170,7 +170,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               unit={unit}
               value={ml}
               min={0.5}
-              max={Math.max(product?.kind === 'FLASK' ? 250 : 20, Math.ceil(ml))}
+              max={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(ml))}
               step={0.5}
               onChange={setMl}
             />
@@ -270,7 +270,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 label="Needed"
                 value={figure(plan?.totalMl ?? NaN)}
                 unit={unit}
-                note={`${figure(plan?.bottleMl ?? NaN)} ${unit} in the ${product ? LOT_KIND[product.kind] : 'bottle'}${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
+                note={`${figure(plan?.bottleMl ?? NaN)} ${unit} in the ${product ? VESSEL[product.vessel] : 'bottle'}${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
               />
               {plan?.driedGPerDay && (
                 <Figure label="Dried herb a day" value={range(plan.driedGPerDay)} unit="g" />

@@ -12,6 +12,7 @@ import { State } from '../ui/State'
 import { date, figure, range } from '../ui/words'
 import { Steps } from './parts'
 import { useBatch } from './queries'
+import { useKitchen } from './useKitchen'
 
 type BatchView = Schemas['BatchView']
 
@@ -22,7 +23,7 @@ export function Batch() {
 }
 
 function BatchPage({ batch }: { batch: BatchView }) {
-  const [at, setAt] = useState(0)
+  const kitchen = useKitchen(batch.id)
   return (
     <Page
       title={`${batch.name} ${batch.code}`}
@@ -35,7 +36,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
     >
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
         <div className="space-y-4">
-          <Steps steps={batch.plan.steps} at={at} onAt={setAt} />
+          <Loaded query={kitchen}>{(k) => <Steps kitchen={k} />}</Loaded>
           {batch.status === 'STEEPING' && <Shake batch={batch} />}
         </div>
         <div className="space-y-4">
@@ -83,7 +84,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
               <Because lines={batch.outcome.because} />
             </Section>
           )}
-          {batch.kind === 'SALVE' && <Spoon batch={batch} />}
+          {batch.asksSpoon && <Spoon batch={batch} />}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
           {batch.containers.length > 0 && (
@@ -232,7 +233,7 @@ function Press({ batch }: { batch: BatchView }) {
 
 function Fill({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
-  const salve = batch.kind === 'SALVE'
+  const salve = batch.plan.fills === 'TIN'
   const [rows, setRows] = useState([{ capacity: salve ? '30' : '50', count: '1' }])
   const [place, setPlace] = useState('still-room, dark cupboard')
   const fill = useMutation({

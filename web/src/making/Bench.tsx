@@ -4,34 +4,35 @@ import { ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { State } from '../ui/State'
-import { BATCH_KIND } from '../ui/dictionary'
+import { FORM } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
+import { GROUPS } from './kinds'
 import { useBatches } from './queries'
-
-const KINDS = [
-  { to: 'tincture', name: 'Tincture', says: 'herb in spirit, by weight to volume' },
-  { to: 'tea', name: 'Tea', says: 'infused or simmered, drunk fresh' },
-  { to: 'oil', name: 'Infused oil', says: 'dried herb in a carrier oil' },
-  { to: 'salve', name: 'Salve', says: 'oil and wax, into tins' },
-]
 
 export function Bench() {
   const batches = useBatches()
   return (
     <Page title="Bench" actions={<ButtonLink to="/schools">How this household works</ButtonLink>}>
-      <ul className="mb-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        {KINDS.map((k) => (
-          <li key={k.to}>
-            <Link
-              to={`/making/${k.to}`}
-              className="bg-sheet border-line hover:border-water flex min-h-20 flex-col justify-center border-2 border-t-4 px-4"
-            >
-              <span className="text-lg font-semibold">{k.name}</span>
-              <span className="text-soft text-sm">{k.says}</span>
-            </Link>
-          </li>
+      <div className="mb-4 grid gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-5">
+        {GROUPS.map((g) => (
+          <section key={g.name} aria-label={g.name}>
+            <h2 className="text-soft mb-1 text-sm font-medium">{g.name}</h2>
+            <ul className="space-y-2">
+              {g.kinds.map((k) => (
+                <li key={k.path}>
+                  <Link
+                    to={`/making/${k.path}`}
+                    className="bg-sheet border-line hover:border-water flex min-h-14 flex-col justify-center border-2 border-t-4 px-3 py-1"
+                  >
+                    <span className="leading-tight font-semibold">{k.name}</span>
+                    <span className="text-soft text-sm leading-tight">{k.says}</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
         ))}
-      </ul>
+      </div>
       <Section title="Under way">
         <Loaded query={batches}>
           {(open) => {
@@ -46,7 +47,7 @@ export function Bench() {
                         {b.name}
                       </Link>
                       <p className="text-soft text-sm">
-                        {b.code} · {BATCH_KIND[b.kind]} · day {b.day}
+                        {b.code} · {FORM[b.kind]} · day {b.day}
                         {b.pressOn && b.status === 'STEEPING' ? ` · press on ${date(b.pressOn)}` : ''}
                         {b.status === 'PRESSED' ? ` · ${figure(b.remaining)} ${b.plan.unit} to fill` : ''}
                       </p>

@@ -1,42 +1,13 @@
+import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
-import { Button, Choose, Input, type Choice } from '../ui/controls'
+import { Button, Input } from '../ui/controls'
 import { Acknowledge, type useAcknowledged } from '../ui/Acknowledge'
 import { Findings } from '../ui/Findings'
-import { Because, Page, ProblemNotice, Section } from '../ui/page'
-import { date, figure } from '../ui/words'
+import { Because, ProblemNotice, Section } from '../ui/page'
+import { figure } from '../ui/words'
+import { useSteps, type KitchenView } from './useKitchen'
 
-type LotView = Schemas['LotView']
 type Finding = Schemas['Finding']
-type Step = Schemas['Step']
-
-export const usable = (l: LotView) => l.remaining > 0 && l.state === 'USABLE' && !l.expired
-
-export const lotChoices = (lots: LotView[], kinds: LotView['kind'][]): Choice<string>[] =>
-  lots
-    .filter((l) => kinds.includes(l.kind) && l.remaining > 0)
-    .map((l) => ({
-      value: l.id,
-      label: `${l.name} ${l.code}`,
-      hint: `${figure(l.remaining)} ${l.unit} left${l.bestBefore ? `, best before ${date(l.bestBefore)}` : ''}${
-        usable(l) ? '' : ', not usable'
-      }`,
-    }))
-
-export function LotChoice({
-  label,
-  lots,
-  kinds,
-  value,
-  onChange,
-}: {
-  label: string
-  lots: LotView[]
-  kinds: LotView['kind'][]
-  value: string
-  onChange: (id: string) => void
-}) {
-  return <Choose label={label} value={value} choices={lotChoices(lots, kinds)} onChange={onChange} />
-}
 
 /** Name, findings, acknowledgement and the button that starts a batch: the same for every kind. */
 export function StartPanel({
@@ -81,46 +52,21 @@ export function StartPanel({
   )
 }
 
-/** What I have, the vessel, what follows: the same three places on every bench. */
-export function BenchPage({
-  title,
-  have,
-  vessel,
-  follows,
-  panel,
-}: {
-  title: string
-  have: React.ReactNode
-  vessel: React.ReactNode
-  follows: React.ReactNode
-  panel: React.ComponentProps<typeof StartPanel>
-}) {
-  return (
-    <Page title={title}>
-      <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)_21rem]">
-        <Section title="What I have">
-          <div className="space-y-2">{have}</div>
-        </Section>
-        {vessel}
-        <div className="space-y-3">
-          <Section title="What follows">{follows}</Section>
-          <StartPanel {...panel} />
-        </div>
-      </div>
-    </Page>
-  )
-}
-
-/** Steps readable from two metres; a hazard stands before its step. */
-export function Steps({ steps, at, onAt }: { steps: Step[]; at: number; onAt: (i: number) => void }) {
-  const step = steps[Math.min(at, steps.length - 1)]
-  if (!step) return null
+/** The step that is next, with its hazard before it; where the steps stand is kept with the batch. */
+export function Steps({ kitchen: k }: { kitchen: KitchenView }) {
+  const { done, back } = useSteps(k)
+  const step = k.steps[k.at]
   return (
     <section aria-label="Steps" className="bg-sheet border-water border-t-4 p-4">
-      <p className="text-soft">
-        Step {at + 1} of {steps.length}
-      </p>
-      {step.hazard && (
+      <div className="flex items-baseline justify-between gap-3">
+        <p className="text-soft">
+          {step ? `Step ${k.at + 1} of ${k.steps.length}` : `All ${k.steps.length} steps are done`}
+        </p>
+        <Link className="underline" to={`/making/batches/${k.batchId}/kitchen`}>
+          {step ? 'At the stove, in large letters' : 'What was done'}
+        </Link>
+      </div>
+      {step?.hazard && (
         <Findings
           label="Hazard"
           findings={[
@@ -128,24 +74,33 @@ export function Steps({ steps, at, onAt }: { steps: Step[]; at: number; onAt: (i
           ]}
         />
       )}
-      <p className="my-3 min-h-24 text-3xl leading-snug font-semibold" aria-live="polite">
-        {step.text}
-      </p>
-      {step.timerMinutes != null && (
+      {step && (
+        <p className="my-3 min-h-20 text-3xl leading-snug font-semibold" aria-live="polite">
+          {step.text}
+        </p>
+      )}
+      {step?.timerMinutes != null && (
         <p className="text-xl">Wait {figure(step.timerMinutes)} minutes first.</p>
       )}
+      <ProblemNotice error={done.error ?? back.error} />
       <div className="mt-3 flex gap-3">
-        <Button className="min-h-16! flex-1 text-xl" disabled={at === 0} onClick={() => onAt(at - 1)}>
+        <Button
+          className="min-h-14! flex-1 text-xl"
+          disabled={k.at === 0 || back.isPending}
+          onClick={() => back.mutate()}
+        >
           Back
         </Button>
-        <Button
-          kind="main"
-          className="min-h-16! flex-1 text-xl"
-          disabled={at >= steps.length - 1}
-          onClick={() => onAt(at + 1)}
-        >
-          Next step
-        </Button>
+        {step && (
+          <Button
+            kind="main"
+            className="min-h-14! flex-1 text-xl"
+            disabled={done.isPending}
+            onClick={() => done.mutate('')}
+          >
+            Next step
+          </Button>
+        )}
       </div>
     </section>
   )

@@ -1,43 +1,25 @@
-import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
-import type { Finding, Schemas } from '../api/client'
+import { api, ask } from '../api/client'
+import type { paths } from '../api/schema'
 import { useAcknowledged } from '../ui/Acknowledge'
+import { isoToday } from '../ui/clock'
 import { useLive } from '../ui/useLive'
 
-/** What every request for a batch carries beside its own fields. */
-export interface Common {
-  id: string
-  name: string
-  startedOn: string
-  acknowledged: { code: string; reason: string }[]
-}
+/** Any of the kinds; the server tells them apart by `kind`. */
+export type BatchRequest = paths['/api/making/batches']['post']['requestBody']['content']['application/json']
 
-interface Plan {
-  feasible: boolean
-  findings: Finding[]
-  because: string[]
-}
+/** What the shell adds to every request. */
+type Common = 'id' | 'name' | 'startedOn' | 'acknowledged'
+export type BatchBody = BatchRequest extends infer R ? (R extends unknown ? Omit<R, Common> : never) : never
 
 /**
- * A bench: reckons live while things are dragged, and starts the batch. Null as body means that something is still to be
- * chosen. Name and reasons do not change the reckoning and so do not set it off.
+ * A bench: reckons live while things are dragged, and starts the batch. Name and reasons do not change the reckoning and so
+ * do not set it off.
  */
-export function useBench<B extends object, P extends Plan>({
-  kind,
-  called,
-  body,
-  check,
-  start,
-}: {
-  kind: string
-  called: string
-  body: B | null
-  check: (body: B & Common, signal: AbortSignal) => Promise<P>
-  start: (body: B & Common) => Promise<Schemas['BatchView']>
-}) {
+export function useBench(called: string, body: BatchBody) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [id] = useState(() => v7())
@@ -45,19 +27,22 @@ export function useBench<B extends object, P extends Plan>({
   const reasons = useAcknowledged()
   const name = named || called
   const startedOn = isoToday()
-  const live = useLive(kind, body && { ...body, id, name: kind, startedOn, acknowledged: [] }, check)
+  const whole = (as: string, acknowledged: { code: string; reason: string }[]) =>
+    ({ ...body, id, name: as, startedOn, acknowledged }) as BatchRequest
+  const live = useLive(body.kind, whole(body.kind, []), (b, signal) =>
+    ask(api.POST('/api/making/batches/check', { body: b, signal })),
+  )
   const starting = useMutation({
-    mutationFn: () => {
-      if (!body) throw new Error('nothing chosen')
-      return start({ ...body, id, name, startedOn, acknowledged: reasons.list })
-    },
+    mutationFn: () => ask(api.POST('/api/making/batches', { body: whole(name, reasons.list) })),
     onSuccess: async (batch) => {
       await queries.invalidateQueries()
       await navigate(`/making/batches/${batch.id}`)
     },
   })
   return {
-    plan: live.data,
+    view: live.data,
+    behind: live.behind,
+    plan: live.data?.plan,
     panel: {
       name,
       onName: setNamed,
@@ -66,7 +51,7 @@ export function useBench<B extends object, P extends Plan>({
       reasons,
       error: starting.error ?? live.error,
       pending: starting.isPending,
-      ready: Boolean(live.data?.feasible),
+      ready: Boolean(live.data?.feasible) && live.data?.missing.length === 0,
       onStart: () => starting.mutate(),
     },
   }

@@ -18,12 +18,23 @@ export const LABELS: { value: Bought['label']; label: string; hint: string }[] =
 ]
 
 /** Dried herb from a shop: nobody here saw the plant, so the label is asked about. */
-export function BoughtForm({ onDone }: { onDone: () => void }) {
+export function BoughtForm({
+  taxon = '',
+  part: given,
+  narrow = false,
+  onDone,
+}: {
+  taxon?: string | undefined
+  part?: Bought['part'] | undefined
+  /** Beside something else rather than across the page. */
+  narrow?: boolean
+  onDone: (lot?: Schemas['LotView']) => void
+}) {
   const queries = useQueryClient()
   const taxa = useTaxa()
   const [id] = useState(() => v7())
-  const [taxonId, setTaxonId] = useState('')
-  const [part, setPart] = useState<Bought['part'] | ''>('')
+  const [taxonId, setTaxonId] = useState(taxon)
+  const [part, setPart] = useState<Bought['part'] | ''>(given ?? '')
   const [label, setLabel] = useState<Bought['label']>('SCIENTIFIC_NAME')
   const [mass, setMass] = useState('')
   const [supplier, setSupplier] = useState('')
@@ -54,9 +65,9 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
         }),
       )
     },
-    onSuccess: async () => {
+    onSuccess: async (lot) => {
       await queries.invalidateQueries()
-      onDone()
+      onDone(lot)
     },
   })
   const at = (field: string) => errorAt(save.error, field)
@@ -69,7 +80,7 @@ export function BoughtForm({ onDone }: { onDone: () => void }) {
       }}
     >
       <Section title="Herb from a shop">
-        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+        <div className={narrow ? 'grid gap-3' : 'grid gap-3 sm:grid-cols-2 lg:grid-cols-4'}>
           <Choose
             label="Plant"
             value={taxonId}

@@ -8,8 +8,9 @@ import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { tray } from '../ui/tray'
 import { PART } from '../ui/dictionary'
-import { date, figure, range } from '../ui/words'
+import { date, figure, range, moment } from '../ui/words'
 import { LABELS } from './BoughtForm'
+import { PERCENT } from './percent'
 import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
 import { Basket, Jar } from './Vessel'
@@ -23,7 +24,7 @@ export function Lot() {
 }
 
 function LotPage({ lot }: { lot: LotView }) {
-  const finished = ['BOTTLE', 'FLASK', 'TIN'].includes(lot.kind)
+  const finished = lot.stage === 'FILLED'
   const capacity = lot.amount / 0.95
   const level = lot.remaining
   return (
@@ -52,7 +53,7 @@ function LotPage({ lot }: { lot: LotView }) {
       }
     >
       <div className="grid gap-4 lg:grid-cols-[16rem_1fr_1fr]">
-        {lot.kind === 'HARVEST' ? (
+        {lot.stage === 'HARVEST' ? (
           <Basket
             full={lot.amount > 0 ? lot.remaining / lot.amount : 0}
             label={
@@ -92,19 +93,34 @@ function LotPage({ lot }: { lot: LotView }) {
               unit={lot.unit}
               note={`of ${figure(lot.amount)}`}
             />
-            {lot.bestBefore && <Figure label="Best before" value={date(lot.bestBefore)} />}
-            <Figure label={lot.kind === 'HARVEST' ? 'Picked' : 'Made'} value={date(lot.madeOn)} />
-            {lot.kind !== 'HARVEST' && (
+            {lot.coldUntil && lot.roomUntil ? (
+              <Figure
+                label="Good cold until"
+                value={moment(lot.coldUntil)}
+                note={`in the room until ${moment(lot.roomUntil)}`}
+              />
+            ) : (
+              lot.bestBefore && <Figure label="Best before" value={date(lot.bestBefore)} />
+            )}
+            <Figure label={lot.stage === 'HARVEST' ? 'Picked' : 'Made'} value={date(lot.madeOn)} />
+            {lot.stage !== 'HARVEST' && (
               <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
             )}
             {lot.moisture && <Figure label="Water, wet basis" value={range(lot.moisture, 100)} unit="%" />}
             {lot.strengthPercent != null && lot.strengthPercent > 0 && (
-              <Figure label="Strength, at most" value={figure(lot.strengthPercent)} unit="% vol" />
+              <Figure
+                label={PERCENT[lot.form]?.label ?? 'Strength, at most'}
+                value={figure(lot.strengthPercent)}
+                unit={PERCENT[lot.form]?.unit ?? '% vol'}
+              />
             )}
             {lot.driedGPerUnit && lot.unit === 'mL' && (
               <Figure label="Dried herb in 1 mL" value={range(lot.driedGPerUnit)} unit="g" />
             )}
           </dl>
+          {lot.traits.includes('HONEY') && (
+            <p className="text-madder mt-3 font-medium">Holds honey: not under one year of age.</p>
+          )}
           <p className="text-soft mt-3">{lot.place}</p>
           {lot.supplier && (
             <p className="text-soft">
@@ -145,7 +161,7 @@ function LotPage({ lot }: { lot: LotView }) {
           )}
           {lot.state === 'HOLD' && <Release lot={lot} />}
           {finished && <Give lot={lot} />}
-          {lot.kind !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
+          {lot.stage !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
         </div>
       </div>
     </Page>

@@ -1,34 +1,31 @@
-import { number } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { v7 } from 'uuid'
-import { api, ask, type Schemas, errorAt } from '../api/client'
-import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
-import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { api, ask, type Schemas } from '../api/client'
+import { Button } from '../ui/controls'
+import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { State } from '../ui/State'
 import { date, figure } from '../ui/words'
 import { BoughtForm } from './BoughtForm'
 import { useLots } from './queries'
+import { SupplyForm } from './SupplyForm'
 
 type LotView = Schemas['LotView']
-type Kind = LotView['kind']
 
-const SHELVES: { title: string; kinds: Kind[]; empty: string }[] = [
+const SHELVES: { title: string; on: (l: LotView) => boolean; empty: string }[] = [
   {
     title: 'Jars of dried herb',
-    kinds: ['JAR'],
+    on: (l) => l.form === 'HERB' && l.stage === 'STOCK',
     empty: 'No jar yet. Dry a harvest on the rack, or add what you bought.',
   },
   {
     title: 'Bottles and tins',
-    kinds: ['BOTTLE', 'TIN', 'FLASK'],
+    on: (l) => l.stage === 'FILLED',
     empty: 'Nothing made yet. Start at the bench.',
   },
   {
-    title: 'Spirits, oils, wax',
-    kinds: ['SPIRIT', 'OIL', 'WAX'],
+    title: 'Spirits, oils, wax and the like',
+    on: (l) => l.stage === 'STOCK' && l.form !== 'HERB',
     empty: 'None yet. Add what you keep to make things with.',
   },
 ]
@@ -44,7 +41,7 @@ export function Shelf() {
         <>
           <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'Add bought herb'}</Button>
           <Button onClick={opens('supply')}>
-            {adding === 'supply' ? 'Leave it' : 'Add spirit, oil or wax'}
+            {adding === 'supply' ? 'Leave it' : 'Add spirit, oil and the like'}
           </Button>
         </>
       }
@@ -55,7 +52,7 @@ export function Shelf() {
         {(all) => (
           <div className="grid gap-4 lg:grid-cols-3">
             {SHELVES.map((shelf) => {
-              const on = all.filter((l) => shelf.kinds.includes(l.kind) && l.remaining > 0)
+              const on = all.filter((l) => shelf.on(l) && l.remaining > 0)
               return (
                 <Section key={shelf.title} title={shelf.title}>
                   {on.length === 0 && <Empty>{shelf.empty}</Empty>}
@@ -100,99 +97,5 @@ function LotRow({ lot }: { lot: LotView }) {
       </div>
       <State state={lot.state} expired={lot.expired} />
     </li>
-  )
-}
-
-function SupplyForm({ onDone }: { onDone: () => void }) {
-  const queries = useQueryClient()
-  const [id] = useState(() => v7())
-  const [kind, setKind] = useState<'SPIRIT' | 'OIL' | 'WAX'>('SPIRIT')
-  const [name, setName] = useState('')
-  const [amount, setAmount] = useState('')
-  const [strength, setStrength] = useState('')
-  const [denatured, setDenatured] = useState(false)
-  const [open, setOpen] = useState(false)
-  const [best, setBest] = useState('')
-  const [place, setPlace] = useState('')
-  const save = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/shelf/supplies', {
-          body: {
-            id,
-            kind,
-            name,
-            amount: number(amount),
-            strengthPercent: kind === 'SPIRIT' ? number(strength) : undefined,
-            denatured: kind === 'SPIRIT' && denatured,
-            open,
-            bestBefore: best || undefined,
-            place,
-          },
-        }),
-      ),
-    onSuccess: async () => {
-      await queries.invalidateQueries()
-      onDone()
-    },
-  })
-  const at = (field: string) => errorAt(save.error, field)
-  return (
-    <form
-      className="mb-4"
-      onSubmit={(e) => {
-        e.preventDefault()
-        save.mutate()
-      }}
-    >
-      <Section title="Onto the shelf">
-        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-          <Choose
-            label="What"
-            value={kind}
-            onChange={setKind}
-            choices={[
-              { value: 'SPIRIT', label: 'spirit' },
-              { value: 'OIL', label: 'oil' },
-              { value: 'WAX', label: 'wax' },
-            ]}
-          />
-          <Input label="Name" value={name} onChange={(e) => setName(e.target.value)} error={at('name')} />
-          <NumberInput
-            label="How much"
-            unit={kind === 'WAX' ? 'g' : 'mL'}
-            value={amount}
-            onChange={setAmount}
-            error={at('amount')}
-          />
-          {kind === 'SPIRIT' && (
-            <NumberInput
-              label="Strength"
-              unit="% vol"
-              value={strength}
-              onChange={setStrength}
-              error={at('strengthPercent')}
-            />
-          )}
-          <Input label="Best before" type="date" value={best} onChange={(e) => setBest(e.target.value)} />
-          <Input
-            label="Where it stands"
-            value={place}
-            onChange={(e) => setPlace(e.target.value)}
-            error={at('place')}
-          />
-          <Toggle label="Opened" checked={open} onChange={setOpen} />
-          {kind === 'SPIRIT' && (
-            <Toggle label="Denatured, methylated or isopropyl" checked={denatured} onChange={setDenatured} />
-          )}
-        </div>
-        <div className="mt-3 space-y-3">
-          <ProblemNotice error={save.error} />
-          <Button kind="main" type="submit" disabled={save.isPending}>
-            Put it on the shelf
-          </Button>
-        </div>
-      </Section>
-    </form>
   )
 }

@@ -23,20 +23,16 @@ const WIDTH = 1200
 /** The brook with its tributaries: lots as pools, what went from one to the next as streams as wide as its mass. */
 export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
   const navigate = useNavigate()
-  const rows = Math.max(
-    3,
-    trace.lots.filter((l) => ['BOTTLE', 'TIN', 'FLASK'].includes(l.kind)).length,
-    trace.lots.length / 3,
-  )
+  const rows = Math.max(3, trace.lots.filter((l) => l.stage === 'FILLED').length, trace.lots.length / 3)
   // Names are written where there is room for them; a great many lots are told by their codes alone.
   const named = trace.lots.length <= 30
   const height = Math.min(named ? 760 : 560, 90 + rows * (named ? 58 : 44))
   if (trace.links.length === 0) return null
   const nodes: Node[] = trace.lots.map((l) => ({
     id: l.id,
-    lines: named || l.kind === 'STAND' ? wrapped(l.name) : [],
-    code: l.kind === 'STAND' ? '' : l.code,
-    kind: l.kind,
+    lines: named || l.stage === 'STAND' ? wrapped(l.name) : [],
+    code: l.stage === 'STAND' ? '' : l.code,
+    kind: l.stage,
     state: l.state,
     here: l.id === trace.lotId,
   }))

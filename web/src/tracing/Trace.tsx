@@ -5,7 +5,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { Button, ButtonLink, Choose } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
-import { LOT_KIND } from '../ui/dictionary'
+import { lotWords } from '../ui/dictionary'
 import { figure } from '../ui/words'
 
 type LotView = Schemas['LotView']
@@ -33,7 +33,7 @@ export function Trace() {
                   label="Follow"
                   value={start ?? ''}
                   onChange={(v) => void navigate(`/tracing/${v}`)}
-                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: LOT_KIND[l.kind] }))}
+                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: lotWords(l) }))}
                 />
               </div>
               {start && <Traced key={start} id={start} />}
@@ -63,9 +63,9 @@ function Traced({ id }: { id: string }) {
             </Suspense>
             <div className="mt-4 grid gap-4 lg:grid-cols-2">
               <Section
-                title={`Upstream of ${here?.name ?? ''} ${here?.kind === 'STAND' ? '' : (here?.code ?? '')}`}
+                title={`Upstream of ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
                 aside={
-                  here?.kind === 'STAND' && (
+                  here?.stage === 'STAND' && (
                     <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>
                   )
                 }
@@ -100,11 +100,11 @@ function LotList({ lots, empty }: { lots: LotView[]; empty: string }) {
       {lots.map((l) => (
         <li key={l.id} className="border-line flex items-center justify-between gap-3 border-b py-1.5">
           <span>
-            <Link className="underline" to={l.kind === 'STAND' ? `/field/stands/${l.id}` : `/shelf/${l.id}`}>
-              {l.name} {l.kind === 'STAND' ? '' : l.code}
+            <Link className="underline" to={l.stage === 'STAND' ? `/field/stands/${l.id}` : `/shelf/${l.id}`}>
+              {l.name} {l.stage === 'STAND' ? '' : l.code}
             </Link>{' '}
             <span className="text-soft text-sm">
-              {LOT_KIND[l.kind]}
+              {lotWords(l)}
               {l.amount > 0 ? `, ${figure(l.remaining)} of ${figure(l.amount)} ${l.unit} left` : ''}
               {l.holder ? `, with ${l.holder}` : ''}
             </span>

@@ -245,24 +245,68 @@ export const VERDICT: Record<Schemas['VerdictView']['status'], string> = {
   STOP: 'stop',
 }
 
-export const LOT_KIND: Record<Schemas['LotView']['kind'], string> = {
-  STAND: 'stand',
-  HARVEST: 'harvest',
-  JAR: 'jar of dried herb',
+/** What a lot is, whatever it stands in. */
+export const FORM: Record<Schemas['LotView']['form'], string> = {
+  PLANT: 'plant',
+  HERB: 'herb',
   SPIRIT: 'spirit',
-  OIL: 'oil',
+  CARRIER_OIL: 'oil',
   WAX: 'wax',
-  BATCH: 'batch',
-  FLASK: 'flask',
-  BOTTLE: 'bottle',
-  TIN: 'tin',
+  VINEGAR: 'vinegar',
+  GLYCERINE: 'glycerine',
+  HONEY: 'honey',
+  SUGAR: 'sugar',
+  SALT: 'salt',
+  WINE: 'fortified wine',
+  BUTTER: 'butter or fat',
+  EMULSIFIER: 'emulsifier',
+  PRESERVATIVE: 'preservative',
+  ESSENTIAL_OIL: 'essential oil',
+  TINCTURE: 'tincture',
+  MIXTURE: 'mixture of tinctures',
+  HERBAL_VINEGAR: 'herbal vinegar',
+  GLYCERITE: 'glycerite',
+  HERBAL_HONEY: 'herbal honey',
+  OXYMEL: 'oxymel',
+  HERBAL_WINE: 'herbal wine',
+  TEA: 'tea',
+  WASH: 'wash',
+  SYRUP: 'syrup',
+  ICE_CUBES: 'ice cubes',
+  TEA_MIXTURE: 'tea mixture',
+  POWDER: 'powder',
+  INFUSED_OIL: 'infused oil',
+  SALVE: 'salve',
+  CREAM: 'cream',
 }
 
-export const BATCH_KIND: Record<Schemas['BatchView']['kind'], string> = {
-  TINCTURE: 'tincture',
-  TEA: 'tea',
-  OIL: 'infused oil',
-  SALVE: 'salve',
+export const VESSEL: Record<Schemas['LotView']['vessel'], string> = {
+  GROUND: 'ground',
+  BASKET: 'basket',
+  JAR: 'jar',
+  BOTTLE: 'bottle',
+  FLASK: 'flask',
+  TIN: 'tin',
+  BAG: 'bag',
+  BLOCK: 'block',
+}
+
+/** In the order of the work: a stand, a basket of herb, a jar of herb, a batch of tincture, a bottle of it. */
+export function lotWords(
+  l: Pick<Schemas['LotView'], 'stage' | 'form'> & { vessel?: Schemas['LotView']['vessel'] },
+) {
+  switch (l.stage) {
+    case 'STAND':
+      return 'stand'
+    case 'HARVEST':
+      return 'harvest'
+    case 'BATCH':
+      return `batch of ${FORM[l.form]}`
+    case 'STOCK':
+      return l.form === 'HERB' ? 'jar of dried herb' : FORM[l.form]
+    case 'FILLED':
+      return l.vessel ? `${VESSEL[l.vessel]} of ${FORM[l.form]}` : FORM[l.form]
+  }
 }
 
 export const LOT_STATE: Record<Schemas['LotView']['state'], string> = {
@@ -279,7 +323,7 @@ export const TEA_METHOD: Record<Schemas['TeaHerbAnswer']['method'], string> = {
   COLD_MACERATION: 'cold maceration',
 }
 
-export const FIRMNESS: Record<Schemas['SalveBatchRequest']['firmness'], string> = {
+export const FIRMNESS: Record<Schemas['Salving']['firmness'], string> = {
   SOFT: 'soft',
   MEDIUM: 'medium',
   FIRM: 'firm',

@@ -183,14 +183,14 @@ public class PathTest extends InBrowser {
     @Test(dependsOnMethods = "step4OntoTheShelfWithALabel")
     public void step5MakeTinctureTeaOilAndSalve() {
         go("/making/tincture");
-        choose("Jar of herb", "meadowsweet");
+        choose("Herb", "meadowsweet");
         assertThat(page.locator("main")).containsText("grain spirit 96 %");
-        Locator herb = field("Herb");
+        Locator herb = field("Amount of herb");
         herb.focus();
         for (int i = 0; i < 5; i++) {
             page.keyboard().press("ArrowRight");
         }
-        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Jar of 250 mL"))))
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^jar of 250 mL"))))
                 .isVisible();
         // 25 g at 1:5.
         assertThat(page.locator("main")).containsText("125 mL");
@@ -211,13 +211,14 @@ public class PathTest extends InBrowser {
                 .hasCount(2);
 
         go("/making/tea");
-        choose("Jar of herb", "small-leaved lime, flower J26");
+        choose("Herb", "small-leaved lime, flower J26");
         startBatch("lime tea");
         go("/making/oil");
         startBatch("Marigold oil for hands");
         go("/making/salve");
-        choose("Wax", "beeswax");
-        // Three tins would take more oil than the one bottle still holds.
+        // As many tins as the oldest bottle that holds enough will fill, and no more.
+        assertThat(page.locator("main")).containsText("2 × 30 mL");
+        field("Tins").press("ArrowRight");
         assertThat(page.locator("main")).containsText("has only 80 mL left");
         field("Tins").press("ArrowLeft");
         startBatch("Small marigold salve");

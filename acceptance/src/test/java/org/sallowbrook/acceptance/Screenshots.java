@@ -49,11 +49,11 @@ public class Screenshots extends InBrowser {
         shot("shelf");
         go("/making/tincture");
         page.getByText("Pressed yield").waitFor();
-        choose("Jar of herb", "meadowsweet");
+        choose("Herb", "meadowsweet");
         page.getByText("grain spirit 96 %").first().waitFor();
         shot("tincture");
         go("/making/tea");
-        page.getByText("Strain").first().waitFor();
+        page.getByText("Water to put on").first().waitFor();
         shot("tea");
         go("/dosing");
         link("Ilse Varga-Holm: Meadowsweet tincture").click();

@@ -52,7 +52,7 @@ public class TwoInstancesTest extends InBrowser {
         Map<String, Object> wax = Map.of(
                 "id",
                 id,
-                "kind",
+                "form",
                 "WAX",
                 "name",
                 "wax of two",

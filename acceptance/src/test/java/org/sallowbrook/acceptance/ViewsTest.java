@@ -22,7 +22,16 @@ public class ViewsTest extends InBrowser {
             {"/shelf", "Jars of dried herb"},
             {"/making", "Under way"},
             {"/making/tincture", "Pressed yield"},
-            {"/making/tea", "Water to heat"},
+            {"/making/fill-and-cover", "Herb, by eye"},
+            {"/making/percolation", "First fraction"},
+            {"/making/formula", "Mixed"},
+            {"/making/steeped", "Acidity at the end"},
+            {"/making/tea", "Water to put on"},
+            {"/making/wash", "Water to put on"},
+            {"/making/syrup", "Sugar to add"},
+            {"/making/cubes", "Left over"},
+            {"/making/cream", "Water phase"},
+            {"/making/dry", "Together"},
             {"/making/oil", "Carrier oil"},
             {"/making/salve", "Wax"},
             {"/dosing", "Courses"},
@@ -137,7 +146,7 @@ public class ViewsTest extends InBrowser {
     @Test
     public void errorsStandAtTheirField() {
         go("/shelf");
-        button("Add spirit, oil or wax").click();
+        button("Add spirit, oil and the like").click();
         field("How much").fill("-5");
         field("Strength").fill("140");
         button("Put it on the shelf").click();
@@ -182,7 +191,7 @@ public class ViewsTest extends InBrowser {
     @Test
     public void anAmountIsTypedAsThePackageSaysIt() {
         go("/shelf");
-        button("Add spirit, oil or wax").click();
+        button("Add spirit, oil and the like").click();
         choose("What", "spirit");
         field("Strength").fill("86 proof");
         field("Strength").blur();

@@ -184,7 +184,7 @@ public final class Faults {
                 }
                 sent++;
                 HttpResponse<String> answer = visitor.post("/api/shelf/supplies", """
-                        {"id":"%s","kind":"WAX","name":"wax %s","amount":10,"denatured":false,"open":false,"place":""}""".formatted(id, id));
+                        {"id":"%s","form":"WAX","name":"wax %s","amount":10,"denatured":false,"open":false,"place":""}""".formatted(id, id));
                 if (answer.statusCode() == 200) {
                     acknowledged.put(id, sent);
                     id = UUID.randomUUID();

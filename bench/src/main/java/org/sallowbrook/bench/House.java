@@ -37,6 +37,9 @@ public final class House {
             "stand_identification",
             "harvest",
             "lot",
+            "lot_herb",
+            "lot_trait",
+            "lot_change",
             "lot_link",
             "drying_run",
             "weighing",
@@ -100,12 +103,13 @@ public final class House {
     }
 
     private void views() throws SQLException {
-        String stand = one("select from_lot from lot_link l join lot s on s.id = l.from_lot where s.kind = 'STAND' and"
+        String stand = one("select from_lot from lot_link l join lot s on s.id = l.from_lot where s.stage = 'STAND' and"
                 + " s.household_id = (select household_id from account where username = 'ilse')"
                 + " group by 1 order by count(*) desc limit 1");
-        String jar = one("select id from lot where kind = 'JAR' and remaining > 40 and route = 'INTERNAL'"
-                + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
-        String spirit = one("select id from lot where kind = 'SPIRIT' limit 1");
+        String jar = one(
+                "select id from lot where form = 'HERB' and stage = 'STOCK' and remaining > 40 and route = 'INTERNAL'"
+                        + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
+        String spirit = one("select id from lot where form = 'SPIRIT' limit 1");
         String course = one("select id from course where status = 'RUNNING' limit 1");
         requests.put("Today", "/api/calendar/today");
         requests.put("Field: stands", "/api/field/stands");
@@ -119,9 +123,9 @@ public final class House {
         requests.put("Bench: finished", "/api/making/batches/past");
         requests.put(
                 "Bench: a tincture reckoned",
-                "POST /api/making/tinctures/check " + """
-                        {"id":"%s","name":"x","herbs":[{"lotId":"%s","massG":20}],"ratio":5,"waterCounts":false,\
-                        "basis":"MENSTRUUM","strengthPercent":40,"spirits":["%s"],"press":"MEDIUM","route":"INTERNAL",\
+                "POST /api/making/batches/check " + """
+                        {"kind":"TINCTURE","id":"%s","name":"x","herbs":[{"lotId":"%s","massG":20}],"ratio":5,"waterCounts":false,\
+                        "basis":"MENSTRUUM","strengthPercent":40,"spirits":[{"lotId":"%s"}],"press":"MEDIUM","route":"INTERNAL",\
                         "startedOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), jar, spirit));
         requests.put("People", "/api/people");
         requests.put("People: courses", "/api/dosing/courses");
@@ -177,16 +181,25 @@ public final class House {
                 values.add(seasonal(table, column, k));
             }
             execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
-                    + " from " + table + " t where household_id = (select household_id from account where username ="
-                    + " 'ilse')" + first(table));
+                    + " from " + table + " t where " + ofIlse(table) + first(table));
         }
         execute("set session_replication_role = default");
+    }
+
+    /** What belongs to a lot has no household of its own. */
+    private static String ofIlse(String table) {
+        String ilse = "household_id = (select household_id from account where username = 'ilse')";
+        return table.equals("lot_herb") || table.equals("lot_trait")
+                ? "lot_id in (select id from lot where " + ilse + ")"
+                : ilse;
     }
 
     /** Only the first season is copied, not its copies. */
     private static String first(String table) {
         return switch (table) {
-            case "lot" -> " and kind <> 'STAND' and code not like '%~%'";
+            case "lot" -> " and stage <> 'STAND' and code not like '%~%'";
+            case "lot_herb", "lot_trait", "lot_change" ->
+                " and lot_id in (select id from lot where stage <> 'STAND' and code not like '%~%')";
             case "harvest", "drying_run" -> " and code not like '%~%'";
             case "lot_link" -> " and to_lot in (select id from lot where code not like '%~%')";
             case "weighing" -> " and run_id in (select id from drying_run where code not like '%~%')";
@@ -210,7 +223,7 @@ public final class House {
             return "'copied'";
         }
         if (table.equals("lot_link") && column.equals("from_lot")) {
-            return "case when exists (select 1 from lot s where s.id = from_lot and s.kind = 'STAND') then from_lot else "
+            return "case when exists (select 1 from lot s where s.id = from_lot and s.stage = 'STAND') then from_lot else "
                     + id("from_lot", k) + " end";
         }
         if (table.equals("lot") && column.equals("remaining")) {
@@ -264,8 +277,7 @@ public final class House {
                                     : c)
                     .toList();
             execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
-                    + " from " + table + " where household_id = (select household_id from account where username ="
-                    + " 'ilse')");
+                    + " from " + table + " where " + ofIlse(table));
         }
         execute("set session_replication_role = default");
     }

@@ -151,7 +151,7 @@ public class BadInputTest extends ServerTest {
         Map<String, Object> body = Map.of(
                 "id",
                 id,
-                "kind",
+                "form",
                 "SPIRIT",
                 "name",
                 "twice",

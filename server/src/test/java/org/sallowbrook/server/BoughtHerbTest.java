@@ -54,6 +54,7 @@ public class BoughtHerbTest extends ServerTest {
                 "route",
                 "INTERNAL"));
         body.put("startedOn", today());
+        body.put("kind", "TINCTURE");
         return body;
     }
 
@@ -74,10 +75,10 @@ public class BoughtHerbTest extends ServerTest {
                 client.get("/api/shelf/lots")
                         .body()
                         .valueStream()
-                        .filter(l -> l.path("kind").asString().equals("SPIRIT")
-                                && !l.path("denatured").asBoolean()
+                        .filter(l -> l.path("form").asString().equals("SPIRIT")
+                                && !l.path("traits").toString().contains("DENATURED")
                                 && l.path("remaining").asDouble() > 100)
-                        .map(l -> l.path("id").asString())
+                        .map(l -> Map.of("lotId", l.path("id").asString()))
                         .toList());
         return tincture;
     }
@@ -96,14 +97,14 @@ public class BoughtHerbTest extends ServerTest {
         ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
                 .expect(409);
         assertThat(state(ilse, bag)).isEqualTo("HOLD");
-        assertThat(ilse.post("/api/making/tinctures", with(ilse, tincture(id(), bag)))
+        assertThat(ilse.post("/api/making/batches", with(ilse, tincture(id(), bag)))
                         .expect(422)
                         .codes())
                 .contains("ON_HOLD");
         act(ilse, bag, "/api/shelf/lots/" + bag + "/release", "the stall sent the lot's paper")
                 .expect(200);
         assertThat(state(ilse, bag)).isEqualTo("USABLE");
-        ilse.post("/api/making/tinctures", with(ilse, tincture(id(), bag))).expect(200);
+        ilse.post("/api/making/batches", with(ilse, tincture(id(), bag))).expect(200);
     }
 
     @Test
@@ -176,7 +177,7 @@ public class BoughtHerbTest extends ServerTest {
         UUID batch = id();
         ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
                 .expect(200);
-        ilse.post("/api/making/tinctures", with(ilse, tincture(batch, bag))).expect(200);
+        ilse.post("/api/making/batches", with(ilse, tincture(batch, bag))).expect(200);
         String lots = "/api/tracing/lots/";
         assertThat(ilse.post(lots + bag + "/mould", "{}").status()).isEqualTo(428);
         act(ilse, bag, lots + bag + "/mould", "").expect(200);
@@ -192,7 +193,7 @@ public class BoughtHerbTest extends ServerTest {
                 .isEqualTo(409);
         assertThat(state(ilse, bag)).isEqualTo("DESTROYED");
         assertThat(state(ilse, batch)).isEqualTo("QUARANTINED");
-        assertThat(ilse.post("/api/making/tinctures", with(ilse, tincture(id(), bag)))
+        assertThat(ilse.post("/api/making/batches", with(ilse, tincture(id(), bag)))
                         .expect(422)
                         .codes())
                 .contains("DESTROYED");
@@ -205,7 +206,7 @@ public class BoughtHerbTest extends ServerTest {
         UUID batch = id();
         ilse.post("/api/shelf/bought", bag(bag, "stinging-nettle", "LEAF", "SCIENTIFIC_NAME"))
                 .expect(200);
-        ilse.post("/api/making/tinctures", with(ilse, tincture(batch, bag))).expect(200);
+        ilse.post("/api/making/batches", with(ilse, tincture(batch, bag))).expect(200);
         String lots = "/api/tracing/lots/";
         String doubt = lots + bag + "/doubt";
         assertThat(ilse.post(doubt, Map.of("reason", "nobody looked")).status()).isEqualTo(428);

@@ -48,7 +48,7 @@ final class Chain {
         harvest(second, today.minusDays(5), 200);
         dry(run, second, 200, 110);
         harvest(basket, today, 150);
-        client.post("/api/making/tinctures", tincture(batch, jar, 20)).expect(200);
+        client.post("/api/making/batches", tincture(batch, jar, 20)).expect(200);
         press(batch, 70);
         bottle = fill(20).path(0).path("id").asString().isEmpty()
                 ? batch
@@ -266,12 +266,13 @@ final class Chain {
                 "strengthPercent",
                 40,
                 "spirits",
-                List.of(spirit()),
+                List.of(Map.of("lotId", spirit())),
                 "press",
                 "EARLY",
                 "route",
                 "INTERNAL"));
         body.put("startedOn", today);
+        body.put("kind", "TINCTURE");
         return body;
     }
 
@@ -291,7 +292,7 @@ final class Chain {
                         Map.of(
                                 "id",
                                 id,
-                                "kind",
+                                "form",
                                 "SPIRIT",
                                 "name",
                                 "chain spirit",

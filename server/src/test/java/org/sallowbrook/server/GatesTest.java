@@ -197,7 +197,7 @@ public class GatesTest extends ServerTest {
                         Map.of(
                                 "id",
                                 blue,
-                                "kind",
+                                "form",
                                 "SPIRIT",
                                 "name",
                                 "denatured spirit",
@@ -229,19 +229,20 @@ public class GatesTest extends ServerTest {
                 "strengthPercent",
                 45,
                 "spirits",
-                List.of(blue),
+                List.of(Map.of("lotId", blue)),
                 "press",
                 "EARLY",
                 "route",
                 "INTERNAL"));
         tincture.put("startedOn", today());
-        assertThat(ilse.post("/api/making/tinctures", tincture).expect(422).codes())
+        tincture.put("kind", "TINCTURE");
+        assertThat(ilse.post("/api/making/batches", tincture).expect(422).codes())
                 .contains("DENATURED_SPIRIT");
         // For the skin it may be made, and from then on it is for the skin only.
         tincture.put("route", "EXTERNAL");
         UUID batch = id();
         tincture.put("id", batch);
-        assertThat(ilse.post("/api/making/tinctures", tincture)
+        assertThat(ilse.post("/api/making/batches", tincture)
                         .expect(200)
                         .body()
                         .path("route")
@@ -383,12 +384,9 @@ public class GatesTest extends ServerTest {
                 .path("lots")
                 .valueStream()
                 .filter(l -> l.path("state").asString().equals("QUARANTINED"))
-                .map(l -> l.path("kind").asString())
+                .map(l -> l.path("vessel").asString())
                 .toList();
-        assertThat(kinds)
-                .contains("HARVEST", "JAR", "BATCH")
-                .filteredOn("BOTTLE"::equals)
-                .hasSize(3);
+        assertThat(kinds).contains("BASKET", "JAR").filteredOn("BOTTLE"::equals).hasSize(3);
 
         JsonNode running = ilse.get("/api/dosing/courses")
                 .body()
@@ -426,7 +424,7 @@ public class GatesTest extends ServerTest {
         return client.get("/api/shelf/lots")
                 .body()
                 .valueStream()
-                .filter(l -> l.path("kind").asString().equals("BOTTLE")
+                .filter(l -> l.path("vessel").asString().equals("BOTTLE")
                         && l.path("name").asString().equals("Meadowsweet tincture"))
                 .min((a, b) ->
                         a.path("code").asString().compareTo(b.path("code").asString()))

@@ -100,7 +100,7 @@ public class NoWayRoundTest extends ServerTest {
             (c, as) -> as.post(
                     "/api/shelf/jars", Map.of("id", id(), "fromRun", c.run, "on", c.today, "massG", 51, "place", "")),
             Path.TINCTURE,
-            (c, as) -> as.post("/api/making/tinctures", c.tincture(id(), c.jar, 5)),
+            (c, as) -> as.post("/api/making/batches", c.tincture(id(), c.jar, 5)),
             Path.FILL,
             (c, as) -> as.change(
                     "POST", "/api/making/batches/" + c.batch + "/containers", c.containers(20), c.version(c.batch)),
@@ -116,14 +116,16 @@ public class NoWayRoundTest extends ServerTest {
         PATHS.put(
                 Path.TEA,
                 (c, as) -> as.post(
-                        "/api/making/teas",
+                        "/api/making/batches",
                         Map.of(
                                 "id",
                                 id(),
                                 "name",
                                 "tea",
-                                "herb",
-                                Map.of("lotId", c.jar, "massG", 2),
+                                "kind",
+                                "TEA",
+                                "herbs",
+                                List.of(Map.of("herb", Map.of("lotId", c.jar, "massG", 2))),
                                 "wantedMl",
                                 200,
                                 "route",
@@ -133,22 +135,26 @@ public class NoWayRoundTest extends ServerTest {
         PATHS.put(
                 Path.OIL,
                 (c, as) -> as.post(
-                        "/api/making/oils",
+                        "/api/making/batches",
                         Map.of(
                                 "id",
                                 id(),
                                 "name",
                                 "oil",
-                                "herb",
-                                Map.of("lotId", c.jar, "massG", 2),
+                                "kind",
+                                "INFUSED_OIL",
+                                "herbs",
+                                List.of(Map.of("lotId", c.jar, "massG", 2)),
                                 "ratio",
                                 7,
                                 "carrier",
-                                lot(c.client, "olive oil").path("id").asString(),
+                                Map.of(
+                                        "lotId",
+                                        lot(c.client, "olive oil").path("id").asString()),
                                 "method",
                                 "COLD",
-                                "eaten",
-                                false,
+                                "route",
+                                "EXTERNAL",
                                 "startedOn",
                                 c.today)));
     }

@@ -148,7 +148,7 @@ public class ReckoningTest extends ServerTest {
     @DataProvider
     public Object[][] pots() {
         return new Object[][] {
-            {List.of("INFUSION"), "2026-11-25T16:00:00", "2026-11-26T08:00:00"},
+            {List.of("INFUSION"), "2026-11-25T12:00:00", "2026-11-26T08:00:00"},
             {List.of("INFUSION", "LONG_INFUSION"), "2026-11-25T08:00:00", "2026-11-26T08:00:00"},
             {List.of("COLD_MACERATION"), "2026-11-25T08:00:00", "2026-11-26T00:00:00"},
         };
@@ -200,10 +200,12 @@ public class ReckoningTest extends ServerTest {
                 id(),
                 "name",
                 "next salve",
+                "kind",
+                "SALVE",
                 "oil",
-                lot(ilse, "Marigold oil").path("id").asString(),
+                Map.of("lotId", lot(ilse, "Marigold oil").path("id").asString()),
                 "wax",
-                lot(ilse, "beeswax").path("id").asString(),
+                Map.of("lotId", lot(ilse, "beeswax").path("id").asString()),
                 "tins",
                 List.of(Map.of("capacityMl", 30, "count", 1)),
                 "firmness",
@@ -216,17 +218,17 @@ public class ReckoningTest extends ServerTest {
         Map<String, Object> soft = Map.of("id", id(), "verdict", "TOO_SOFT", "abovePlan", 0);
         ilse.post(spoons, soft).expect(200);
         ilse.post(spoons, soft).expect(200);
-        assertThat(wax(ilse, plan)).isCloseTo(before + 0.5, within(1e-6));
+        assertThat(wax(ilse, plan)).isCloseTo(before * (0.14 + 0.005) / 0.14, within(1e-6));
         JsonNode tincture = past(ilse, "/api/making/batches", "Meadowsweet tincture");
         ilse.post("/api/making/batches/" + tincture.path("id").asString() + "/spoons", soft)
                 .expect(409);
     }
 
     private static double wax(Client client, Object plan) {
-        return client.post("/api/making/salves/check", plan)
+        return client.post("/api/making/batches/check", plan)
                 .expect(200)
                 .body()
-                .path("waxPercent")
+                .at("/plan/portions/1/massG")
                 .asDouble();
     }
 }

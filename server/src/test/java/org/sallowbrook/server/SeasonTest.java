@@ -119,9 +119,9 @@ public class SeasonTest extends ServerTest {
         Map<String, Object> asked = made.tincture(id, made.jar, 10);
         asked.put("startedOn", day());
         JsonNode plan =
-                ilse.post("/api/making/tinctures/check", asked).expect(200).body();
+                ilse.post("/api/making/batches/check", asked).expect(200).body();
         assertThat(plan.path("feasible").asBoolean()).isTrue();
-        JsonNode batch = ilse.post("/api/making/tinctures", asked).expect(200).body();
+        JsonNode batch = ilse.post("/api/making/batches", asked).expect(200).body();
         LocalDate pressOn = LocalDate.parse(batch.path("pressOn").asString());
 
         assertThat(due(id)).as("it was stirred when it was made").isEmpty();
@@ -182,21 +182,23 @@ public class SeasonTest extends ServerTest {
                 id(),
                 "name",
                 "nettle tea",
-                "herb",
-                Map.of("lotId", made.jar, "massG", 3),
+                "kind",
+                "TEA",
+                "herbs",
+                List.of(Map.of("herb", Map.of("lotId", made.jar, "massG", 3))),
                 "wantedMl",
                 250,
                 "route",
                 "INTERNAL",
                 "startedOn",
                 day()));
-        JsonNode hot = ilse.post("/api/making/teas/check", tea).expect(200).body();
-        assertThat(hot.path("cold").asBoolean()).isFalse();
-        assertThat(hot.path("waterMl").asDouble()).isGreaterThan(250);
-        tea.put("method", "COLD_MACERATION");
-        JsonNode cold = ilse.post("/api/making/teas/check", tea).expect(200).body();
-        assertThat(cold.path("cold").asBoolean()).isTrue();
-        assertThat(LocalDate.parse(cold.path("keepsUntil").asString())).isBeforeOrEqualTo(day().plusDays(1));
+        JsonNode hot = ilse.post("/api/making/batches/check", tea).expect(200).body();
+        assertThat(hot.at("/plan/hours/room").asDouble()).isEqualTo(4);
+        assertThat(hot.at("/plan/facts/0/value/low").asDouble()).isGreaterThan(250);
+        tea.put("herbs", List.of(Map.of("herb", Map.of("lotId", made.jar, "massG", 3), "method", "COLD_MACERATION")));
+        JsonNode cold = ilse.post("/api/making/batches/check", tea).expect(200).body();
+        assertThat(cold.at("/plan/hours/room").asDouble()).isZero();
+        assertThat(LocalDate.parse(cold.at("/plan/keepsUntil").asString())).isBeforeOrEqualTo(day().plusDays(1));
         assertThat(ilse.get("/api/making/batches")
                         .body()
                         .valueStream()
@@ -209,21 +211,23 @@ public class SeasonTest extends ServerTest {
                 id(),
                 "name",
                 "nettle oil",
-                "herb",
-                Map.of("lotId", made.jar, "massG", 4),
+                "kind",
+                "INFUSED_OIL",
+                "herbs",
+                List.of(Map.of("lotId", made.jar, "massG", 4)),
                 "ratio",
                 8,
                 "carrier",
-                lot(ilse, "olive oil").path("id").asString(),
+                Map.of("lotId", lot(ilse, "olive oil").path("id").asString()),
                 "method",
                 "COLD",
-                "eaten",
-                false,
+                "route",
+                "EXTERNAL",
                 "startedOn",
                 day());
-        JsonNode reckoned = ilse.post("/api/making/oils/check", oil).expect(200).body();
-        assertThat(reckoned.path("oilG").asDouble() + reckoned.path("oilMl").asDouble())
-                .isPositive();
+        JsonNode reckoned =
+                ilse.post("/api/making/batches/check", oil).expect(200).body();
+        assertThat(reckoned.at("/plan/portions/1/volumeMl").asDouble()).isEqualTo(32);
     }
 
     @Test

@@ -80,7 +80,16 @@ public class UpgradeTest {
     public void whatWasMadeSaysWhatItIs() throws SQLException {
         assertThat(one("select form from lot where code = 'B260101-1'")).isEqualTo("TINCTURE");
         assertThat(one("select form from lot where code = 'M260101-1'")).isEqualTo("TINCTURE");
-        assertThat(one("select form from lot where code = 'J260101-7'")).isNull();
+        assertThat(one("select form || ' ' || stage || ' ' || vessel from lot where code = 'J260101-7'"))
+                .isEqualTo("HERB STOCK JAR");
+        assertThat(one("select sum(dried_g) from lot_herb")).isEqualTo("12");
+        assertThat(one("select trait from lot_trait t join lot l on l.id = t.lot_id where code = 'J260101-7'"))
+                .isEqualTo("PYRROLIZIDINE");
+        assertThat(one("select plan ->> 'schema' from batch")).isEqualTo("1");
+        // What is left is what the lines say.
+        assertThat(one("select count(*) from lot l where remaining <> (select sum(delta) from lot_change c"
+                        + " where c.lot_id = l.id)"))
+                .isEqualTo("0");
     }
 
     @Test
@@ -110,9 +119,10 @@ public class UpgradeTest {
             insert into lot (id, household_id, version, changed_by, changed_at, code, kind, name, unit, amount, remaining,
                 herbs, route, denatured, pyrrolizidine, made_on, state, place)
                 select ('00000000-0000-7000-8000-0000000000' || n)::uuid, HOUSE, 0, 'x', now(), code, kind, 'lot', 'g', 10,
-                10, '[]', 'INTERNAL', false, false, '2026-01-01', 'USABLE', ''
-                from (values ('e1', 'J260101-7', 'JAR'), ('e2', 'M260101-1', 'BATCH'), ('e3', 'B260101-1', 'BOTTLE'))
-                v(n, code, kind);
+                10, herbs, 'INTERNAL', false, kind = 'JAR', '2026-01-01', 'USABLE', ''
+                from (values ('e1', 'J260101-7', 'JAR', '[{"taxonId":"meadowsweet","part":"TOPS","driedG":5},'
+                || '{"taxonId":"meadowsweet","part":"TOPS","driedG":7}]'), ('e2', 'M260101-1', 'BATCH', '[]'),
+                ('e3', 'B260101-1', 'BOTTLE', '[]')) v(n, code, kind, herbs);
             insert into batch values ('00000000-0000-7000-8000-0000000000e2', HOUSE, 0, 'x', now(), 'TINCTURE', 'FINISHED',
                 '2026-01-01', null, '{}', '1', 10);
             insert into lot_link values (gen_random_uuid(), HOUSE, '00000000-0000-7000-8000-0000000000e2',

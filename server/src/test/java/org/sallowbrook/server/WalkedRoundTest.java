@@ -290,7 +290,7 @@ public class WalkedRoundTest extends ServerTest {
                 .containsExactly("on");
         Map<String, Object> early = chain.tincture(id(), chain.jar, 5);
         early.put("startedOn", today().minusDays(30));
-        assertThat(ilse.post("/api/making/tinctures", early).expect(400).wrongFields())
+        assertThat(ilse.post("/api/making/batches", early).expect(400).wrongFields())
                 .containsExactly("startedOn");
     }
 
@@ -446,14 +446,16 @@ public class WalkedRoundTest extends ServerTest {
     public void aTeaIsNotPlannedForLongerThanItKeeps() {
         UUID tea = id();
         ilse.post(
-                        "/api/making/teas",
+                        "/api/making/batches",
                         Map.of(
                                 "id",
                                 tea,
                                 "name",
                                 "nettle tea",
-                                "herb",
-                                Map.of("lotId", chain.jar, "massG", 2),
+                                "kind",
+                                "TEA",
+                                "herbs",
+                                List.of(Map.of("herb", Map.of("lotId", chain.jar, "massG", 2))),
                                 "wantedMl",
                                 200,
                                 "honey",
@@ -588,7 +590,7 @@ public class WalkedRoundTest extends ServerTest {
                                 Map.of(
                                         "id",
                                         id(),
-                                        "kind",
+                                        "form",
                                         "WAX",
                                         "name",
                                         "wax " + i,
@@ -700,7 +702,7 @@ public class WalkedRoundTest extends ServerTest {
                         Map.of(
                                 "id",
                                 wax,
-                                "kind",
+                                "form",
                                 "WAX",
                                 "name",
                                 name,

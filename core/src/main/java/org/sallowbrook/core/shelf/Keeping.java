@@ -38,9 +38,11 @@ public final class Keeping {
         SEED(24, 0, null),
         DRIED_FRUIT(24, 0, null),
         POWDER(6, 0, null),
+        TEA_MIXTURE(12, 0, null),
         FROZEN(6, 0, null),
         TINCTURE_ON_HERB(60, 0, null),
         TINCTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
+        MIXTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
         GLYCERITE(24, 0, null),
         VINEGAR(12, 0, null),
         HONEY(12, 0, null),
@@ -65,9 +67,12 @@ public final class Keeping {
             this.openedMonths = openedMonths;
         }
 
-        /** Whether an input's date carries over: oil goes rancid whatever is made of it. */
+        /** Whether an input's date carries over: oil goes rancid whatever is made of it, and herb in a mixture is no younger. */
         public boolean carriesInputs() {
-            return this == INFUSED_OIL || this == SALVE;
+            return switch (this) {
+                case INFUSED_OIL, SALVE, CREAM, MIXTURE, TEA_MIXTURE, POWDER -> true;
+                default -> false;
+            };
         }
 
         boolean isShort() {
@@ -166,7 +171,7 @@ public final class Keeping {
     private static String shortLife(Form form, LocalDate best) {
         return switch (form) {
             case TEA, DECOCTION, COLD_MACERATE ->
-                "A water preparation keeps 24 h cold and 8 h in the room, a cold macerate the same day: "
+                "A water preparation keeps 24 h cold and 4 h in the room, a cold macerate the same day: "
                         + Words.day(best) + ".";
             default -> "It keeps " + form.days + " days, cold: " + Words.day(best) + ".";
         };

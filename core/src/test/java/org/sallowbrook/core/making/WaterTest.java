@@ -103,7 +103,7 @@ public class WaterTest {
     @Test
     public void theClockStartsWhenItLeavesTheHeat() {
         LocalDateTime noon = LocalDateTime.of(2026, 7, 1, 12, 0);
-        assertThat(Tea.keeps(Method.INFUSION, noon).inTheRoomUntil()).isEqualTo(noon.plusHours(8));
+        assertThat(Tea.keeps(Method.INFUSION, noon).inTheRoomUntil()).isEqualTo(noon.plusHours(4));
         assertThat(Tea.keeps(Method.DECOCTION, noon).coldUntil()).isEqualTo(noon.plusHours(24));
         assertThat(Tea.keeps(Method.LONG_INFUSION, noon).inTheRoomUntil()).isEqualTo(noon);
         assertThat(Tea.keeps(Method.COLD_MACERATION, noon).coldUntil()).isEqualTo(LocalDateTime.of(2026, 7, 2, 0, 0));

@@ -20,6 +20,7 @@ import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.shelf.BoughtGate;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.dosing.DosingService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.FieldService;
@@ -34,8 +35,9 @@ import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
 import org.sallowbrook.server.platform.SimulatedClock;
 import org.sallowbrook.server.shelf.JarService;
-import org.sallowbrook.server.shelf.LotKind;
+import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
+import org.sallowbrook.server.shelf.StockService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -66,6 +68,7 @@ class DemoData implements ApplicationRunner {
     private final TagService tags;
     private final DryingService drying;
     private final ShelfService shelf;
+    private final StockService stock;
     private final JarService jars;
     private final DemoBench bench;
     private final BatchService batches;
@@ -81,6 +84,7 @@ class DemoData implements ApplicationRunner {
             TagService tags,
             DryingService drying,
             ShelfService shelf,
+            StockService stock,
             JarService jars,
             DemoBench bench,
             BatchService batches,
@@ -94,6 +98,7 @@ class DemoData implements ApplicationRunner {
         this.tags = tags;
         this.drying = drying;
         this.shelf = shelf;
+        this.stock = stock;
         this.jars = jars;
         this.bench = bench;
         this.batches = batches;
@@ -167,16 +172,16 @@ class DemoData implements ApplicationRunner {
                 List.of(MedicineClass.ANTICOAGULANT, MedicineClass.SEDATIVE),
                 false);
         person("Oda Brandt", 29, 66.0, 170.0, 2, List.of(), true);
-        ShelfService.LotView grain = supply(LotKind.SPIRIT, "grain spirit 96 %", 1500, 96.0, true, null);
-        ShelfService.LotView table = supply(LotKind.SPIRIT, "table spirit 40 %", 700, 40.0, false, null);
-        ShelfService.LotView lastOlive = supply(
-                LotKind.OIL,
+        LotView grain = supply(LotForm.SPIRIT, "grain spirit 96 %", 1500, 96.0, true, null);
+        LotView table = supply(LotForm.SPIRIT, "table spirit 40 %", 700, 40.0, false, null);
+        LotView lastOlive = supply(
+                LotForm.CARRIER_OIL,
                 "olive oil, last year's",
                 700,
                 null,
                 true,
                 SimulatedClock.START.atZone(ZoneOffset.UTC).toLocalDate().minusDays(14));
-        ShelfService.LotView wax = supply(LotKind.WAX, "beeswax", 250, null, true, null);
+        LotView wax = supply(LotForm.WAX, "beeswax", 250, null, true, null);
         List<UUID> spirits = List.of(grain.id(), table.id());
         UUID fen = stand("meadowsweet", "Meadowsweet, north ditch", "Kettle Fen", Site.Ground.CLEAN);
         stand("meadowsweet", "Meadowsweet, willow side", "Kettle Fen", Site.Ground.CLEAN);
@@ -208,8 +213,13 @@ class DemoData implements ApplicationRunner {
         go(150, 14);
         buy("garden-iris", Taxon.Part.ROOT, 80, "the herb stall at the harbour", BoughtGate.Label.SCIENTIFIC_NAME, 320);
         buy("german-chamomile", Taxon.Part.FLOWER_HEAD, 60, "a neighbour's cupboard", BoughtGate.Label.DOUBTFUL, null);
-        ShelfService.LotView olive = supply(
-                LotKind.OIL, "olive oil", 2000, null, true, people.today().plusMonths(14));
+        LotView olive = supply(
+                LotForm.CARRIER_OIL,
+                "olive oil",
+                2000,
+                null,
+                true,
+                people.today().plusMonths(14));
 
         go(86, 10);
         identify(nettles, "stinging-nettle", LifeStage.LEAFY);
@@ -223,12 +233,12 @@ class DemoData implements ApplicationRunner {
         // A tincture long finished, in bottles; one due to press today; one on its ninth day.
         UUID done = bench.tincture("Meadowsweet tincture", meadowsweetJar, 60, spirits, go(60, 10));
         press(oil, go(35, 10), 260);
-        List<ShelfService.LotView> oils = fill(oil, go(35, 11), 80, 3);
+        List<LotView> oils = fill(oil, go(35, 11), 80, 3);
         press(done, go(32, 10), 225);
-        List<ShelfService.LotView> bottles = fill(done, go(31, 10), 75, 3);
+        List<LotView> bottles = fill(done, go(31, 10), 75, 3);
         UUID salve = bench.salve("Marigold salve", oils.get(0).id(), wax.id(), 2, go(30, 10));
-        List<ShelfService.LotView> tins = fill(salve, go(30, 12), 30, 2);
-        ShelfService.LotView given = shelf.lot(tins.get(0).id());
+        List<LotView> tins = fill(salve, go(30, 12), 30, 2);
+        LotView given = shelf.lot(tins.get(0).id());
         shelf.give(given.id(), "Oda Brandt", String.valueOf(given.version()));
         bench.tincture("Meadowsweet tincture, second", meadowsweetJar, 40, spirits, go(28, 10));
 
@@ -299,15 +309,15 @@ class DemoData implements ApplicationRunner {
         return id;
     }
 
-    private ShelfService.LotView supply(
-            LotKind kind,
+    private LotView supply(
+            LotForm form,
             String name,
             double amount,
             @org.jspecify.annotations.Nullable Double strength,
             boolean open,
             @org.jspecify.annotations.Nullable LocalDate bestBefore) {
-        return shelf.add(new ShelfService.SupplyRequest(
-                Owned.newId(), kind, name, amount, strength, false, open, bestBefore, "still-room shelf"));
+        return stock.add(new StockService.SupplyRequest(
+                Owned.newId(), form, name, amount, strength, false, open, bestBefore, "still-room shelf"));
     }
 
     /** Lily-of-the-valley grows through it: handfuls are refused, singly examined leaves are not. */
@@ -493,7 +503,7 @@ class DemoData implements ApplicationRunner {
         batches.press(batch, new BatchService.PressRequest(amount, on), String.valueOf(view.version()));
     }
 
-    private List<ShelfService.LotView> fill(UUID batch, LocalDate on, double capacityMl, int count) {
+    private List<LotView> fill(UUID batch, LocalDate on, double capacityMl, int count) {
         BatchService.BatchView view = batches.one(batch);
         return batches.fill(
                 batch,

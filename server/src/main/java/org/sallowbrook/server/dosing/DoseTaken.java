@@ -5,11 +5,11 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 @Entity
 @Table(name = "dose_taken")
-class DoseTaken extends Owned {
+class DoseTaken extends Entry {
 
     UUID courseId = new UUID(0, 0);
     LocalDate onDay = LocalDate.EPOCH;

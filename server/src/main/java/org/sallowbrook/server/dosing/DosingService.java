@@ -32,6 +32,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
@@ -43,6 +44,9 @@ import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.LotView;
+import org.sallowbrook.server.shelf.Products;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -192,6 +196,8 @@ public class DosingService implements DueSource {
     private final PeopleService people;
     private final SchoolService schools;
     private final ShelfService shelf;
+    private final Products products;
+    private final Ledger ledger;
     private final HerbariumService herbarium;
     private final Gatekeeper gatekeeper;
     private final Once once;
@@ -205,6 +211,8 @@ public class DosingService implements DueSource {
             PeopleService people,
             SchoolService schools,
             ShelfService shelf,
+            Products products,
+            Ledger ledger,
             HerbariumService herbarium,
             Gatekeeper gatekeeper,
             Once once,
@@ -216,6 +224,8 @@ public class DosingService implements DueSource {
         this.people = people;
         this.schools = schools;
         this.shelf = shelf;
+        this.products = products;
+        this.ledger = ledger;
         this.herbarium = herbarium;
         this.gatekeeper = gatekeeper;
         this.once = once;
@@ -226,8 +236,8 @@ public class DosingService implements DueSource {
     @Transactional(readOnly = true)
     public CoursePlanView check(CourseRequest request) {
         Course.Plan plan = plan(request);
-        ShelfService.LotView lot = finished(request.lotId());
-        Product product = shelf.product(request.lotId());
+        LotView lot = finished(request.lotId());
+        Product product = products.of(request.lotId());
         Person person = people.person(request.personId());
         Dose.Result dose = dose(request, product, person);
         Supply.Result supply = Supply.of(plan, lot.remaining(), null, null);
@@ -316,14 +326,10 @@ public class DosingService implements DueSource {
         Map<UUID, String> names =
                 people.all().stream().collect(Collectors.toMap(PeopleService.PersonView::id, p -> p.name()));
         var slice = courses.over(CourseEntity.Status.RUNNING, people.today(), Past.page(page));
-        Map<UUID, ShelfService.LotView> lots =
-                shelf
-                        .lots(slice.getContent().stream()
-                                .map(c -> c.lotId)
-                                .distinct()
-                                .toList())
-                        .stream()
-                        .collect(Collectors.toMap(ShelfService.LotView::id, l -> l));
+        Map<UUID, LotView> lots = shelf
+                .lots(slice.getContent().stream().map(c -> c.lotId).distinct().toList())
+                .stream()
+                .collect(Collectors.toMap(LotView::id, l -> l));
         return Past.of(
                 slice,
                 c -> new Past.Entry(
@@ -461,7 +467,7 @@ public class DosingService implements DueSource {
         dose.tickedBy = Member.current().displayName();
         dose.tickedAt = clock.instant();
         doses.saveAndFlush(dose);
-        shelf.pour(course.lotId, dose.ml);
+        ledger.pour(course.lotId, dose.id, dose.ml, dose.onDay);
         return view(course);
     }
 
@@ -560,10 +566,10 @@ public class DosingService implements DueSource {
         return new TrialView(t.id, t.personId, t.taxonId, t.onDay, t.reaction, t.well);
     }
 
-    private ShelfService.LotView finished(UUID lotId) {
-        ShelfService.LotView lot = shelf.lot(lotId);
+    private LotView finished(UUID lotId) {
+        LotView lot = shelf.lot(lotId);
         Checks.begin()
-                .that(lot.kind().finished(), "lotId", "must name a bottle, flask or tin")
+                .that(lot.stage() == Stage.FILLED, "lotId", "must name a bottle, flask or tin")
                 .done();
         return lot;
     }
@@ -610,7 +616,7 @@ public class DosingService implements DueSource {
             @Nullable LocalDate lastDay,
             double leastPerDose,
             double leastPerDay) {
-        Product product = shelf.product(r.lotId());
+        Product product = products.of(r.lotId());
         Person person = people.person(r.personId());
         List<TakenOf> history = history(r.personId(), on);
         Set<String> herbs = product.herbs().stream().map(h -> h.taxon().id()).collect(Collectors.toSet());
@@ -694,10 +700,10 @@ public class DosingService implements DueSource {
 
     private List<TakenOf> history(UUID personId, LocalDate until) {
         List<DosesTaken.OfPerson> taken = doses.ofPerson(personId, until.minusDays(LOOK_BACK_DAYS));
-        Map<UUID, Product> products = shelf.contents(
+        Map<UUID, Product> contents = products.contents(
                 taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
         return taken.stream()
-                .map(t -> new TakenOf(t.courseId(), t.way(), products.get(t.lotId()), t.onDay(), t.ml()))
+                .map(t -> new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), t.ml()))
                 .toList();
     }
 
@@ -729,7 +735,7 @@ public class DosingService implements DueSource {
                     .mapToDouble(d -> d.perDoseMl() * d.doses())
                     .max()
                     .orElse(0);
-            addTaking(all, shelf.product(other.lotId), Math.max(most, taken));
+            addTaking(all, products.of(other.lotId), Math.max(most, taken));
         }
         history.stream()
                 .filter(t -> t.way() == DosingGate.Way.MOUTH && t.on().equals(on) && !counted.contains(t.courseId()))
@@ -782,7 +788,7 @@ public class DosingService implements DueSource {
     private CourseView view(CourseEntity c) {
         CourseRequest request = planned(c);
         Course.Plan plan = plan(request);
-        ShelfService.LotView lot = shelf.lot(c.lotId);
+        LotView lot = shelf.lot(c.lotId);
         List<Finding> findings = new ArrayList<>(findings(request, plan, people.today(), null, 0, 0));
         List<DoseTaken> taken = doses.findAllByCourseId(c.id);
         Adherence.Result adherence = Adherence.compare(

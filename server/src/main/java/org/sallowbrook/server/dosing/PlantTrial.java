@@ -4,12 +4,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 /** A person's first small trial of a plant and how it went. */
 @Entity
 @Table(name = "plant_trial")
-class PlantTrial extends Owned {
+class PlantTrial extends Entry {
 
     UUID personId = new UUID(0, 0);
     String taxonId = "";

@@ -389,6 +389,14 @@ public class DryingService implements DueSource {
         return reckon(find(id), weighings.findAllByRunIdOrderByRackHours(id));
     }
 
+    /** Whether a harvest is being dried. */
+    @Transactional(readOnly = true)
+    public boolean onRack(UUID harvestId) {
+        return runs.findByHarvestId(harvestId)
+                .filter(r -> r.status == DryingRun.Status.DRYING)
+                .isPresent();
+    }
+
     /** For the shelf: the lot has gone into a jar. */
     public void jarred(UUID id) {
         DryingRun run = find(id);

@@ -7,11 +7,11 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 @Entity
 @Table(name = "weighing")
-class WeighingEntity extends Owned {
+class WeighingEntity extends Entry {
 
     UUID runId = new UUID(0, 0);
     Instant at = Instant.EPOCH;

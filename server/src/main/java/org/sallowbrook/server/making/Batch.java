@@ -7,7 +7,10 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Versioned;
 
 /** Something being made. Has the id of its lot. */
@@ -16,7 +19,7 @@ import org.sallowbrook.server.platform.Versioned;
 class Batch extends Versioned {
 
     @Enumerated(EnumType.STRING)
-    BatchKind kind = BatchKind.TINCTURE;
+    LotForm kind = LotForm.TINCTURE;
 
     @Enumerated(EnumType.STRING)
     BatchStatus status = BatchStatus.STEEPING;
@@ -26,7 +29,8 @@ class Batch extends Versioned {
     @Nullable
     LocalDate pressOn;
 
-    /** {@link BatchPlan} as it was reckoned, so that it can be explained later. */
+    /** {@link StoredPlan} as it was reckoned, so that it can be explained later. */
+    @JdbcTypeCode(SqlTypes.JSON)
     String plan = "";
 
     String coreVersion = "";

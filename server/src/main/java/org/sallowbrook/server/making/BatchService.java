@@ -5,53 +5,49 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Product;
-import org.sallowbrook.core.making.Steps;
+import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.salve.ColdSpoon;
 import org.sallowbrook.core.making.spirit.Pour;
 import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.tincture.TinctureRecord;
 import org.sallowbrook.core.measure.Checks;
-import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
-import org.sallowbrook.core.measure.Interval;
-import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
-import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
-import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
-import org.sallowbrook.server.shelf.LotForm;
-import org.sallowbrook.server.shelf.LotKind;
+import org.sallowbrook.server.shelf.HerbView;
+import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
-import org.sallowbrook.server.shelf.ShelfService.LotView;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
-/** The life of a batch once it is planned: started, shaken, pressed, filled. */
+/** The life of a batch once it is begun: shaken, pressed, filled. */
 @Service
 @Transactional
 public class BatchService implements DueSource {
 
     private static final double LAST_DROPS = 0.02;
-    private static final int LEARNS_FROM = 40;
 
     /** Days a batch is shaken daily; later weekly. */
     private static final int DAILY_SHAKES = 14;
@@ -81,7 +77,7 @@ public class BatchService implements DueSource {
             Long version,
             String code,
             String name,
-            BatchKind kind,
+            LotForm kind,
             BatchStatus status,
             LocalDate startedOn,
             Integer day,
@@ -93,27 +89,35 @@ public class BatchService implements DueSource {
             Product.State state,
             @Nullable String stateReason,
             Taxon.Route route,
-            BatchPlan plan,
+            KeptPlanView plan,
             List<ContainerView> containers,
             @Nullable OutcomeView outcome,
+            Boolean asksSpoon,
             List<ColdSpoon.Verdict> spoons,
             String coreVersion) {}
 
+    /** The plan it was begun by. @param fills what it goes into when it is done */
+    public record KeptPlanView(
+            List<Step> steps,
+            Range yield,
+            String unit,
+            VesselKind fills,
+            @Nullable Range finalPercent,
+            List<PlanView.FactView> facts,
+            List<Finding> findings,
+            List<String> because) {}
+
     /** A bottle or tin filled from a batch. */
     public record ContainerView(UUID id, String code, String name) {}
-
-    /** How much of a lot is used. */
-    record Use(UUID lotId, double amount) {}
 
     private final Batches batches;
     private final Shakes shakes;
     private final ColdSpoons spoons;
     private final SchoolService schools;
     private final ShelfService shelf;
+    private final Ledger ledger;
     private final PeopleService people;
-    private final Gatekeeper gatekeeper;
-    private final Once once;
-    private final JsonMapper json;
+    private final PlanStore plans;
 
     BatchService(
             Batches batches,
@@ -121,19 +125,17 @@ public class BatchService implements DueSource {
             ColdSpoons spoons,
             SchoolService schools,
             ShelfService shelf,
+            Ledger ledger,
             PeopleService people,
-            Gatekeeper gatekeeper,
-            Once once,
-            JsonMapper json) {
+            PlanStore plans) {
         this.batches = batches;
         this.shakes = shakes;
         this.spoons = spoons;
         this.schools = schools;
         this.shelf = shelf;
+        this.ledger = ledger;
         this.people = people;
-        this.gatekeeper = gatekeeper;
-        this.once = once;
-        this.json = json;
+        this.plans = plans;
     }
 
     /** What steeps, or waits to be filled. */
@@ -236,86 +238,6 @@ public class BatchService implements DueSource {
         return view(find(id));
     }
 
-    /** The batch, when the very same request was carried out before; null when it is new. */
-    @Nullable
-    BatchView repeated(UUID id, Object request) {
-        return once.repeated("batch", id, batches::existsById, request) ? one(id) : null;
-    }
-
-    static MakingGate.Ingredient ingredient(LotView lot) {
-        return new MakingGate.Ingredient(
-                lot.name(), lot.state(), lot.route(), lot.denatured(), lot.pyrrolizidine(), lot.bestBefore());
-    }
-
-    /**
-     * Runs every gate and starts the batch: takes what it uses from the shelf and records what went in.
-     *
-     * @param pressAfterDays null when there is nothing to wait for
-     */
-    BatchView start(
-            UUID id,
-            BatchKind kind,
-            String name,
-            Taxon.Route route,
-            BatchPlan plan,
-            List<LotView> ingredients,
-            List<Use> uses,
-            @Nullable Integer pressAfterDays,
-            LocalDate on,
-            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
-        LocalDate today = people.today();
-        Checks.begin()
-                .that(!name.isBlank() && name.length() <= 120, "name", "must have 1 to 120 letters")
-                .that(!on.isAfter(today), "startedOn", "must not be in the future")
-                .that(
-                        ingredients.stream().filter(i -> !i.kind().supply()).allMatch(i -> !on.isBefore(i.madeOn())),
-                        "startedOn",
-                        "must not be before what goes in was there")
-                .done();
-        gatekeeper.pass("batch", id, plan.findings(), acknowledged);
-        boolean hold = Finding.any(plan.findings(), Severity.HOLD);
-        boolean finished = pressAfterDays == null;
-        LotView lot = shelf.put(new ShelfService.NewLot(
-                id,
-                kind == BatchKind.TEA ? LotKind.FLASK : LotKind.BATCH,
-                LotForm.valueOf(kind.name()),
-                name.strip(),
-                plan.unit(),
-                plan.yield().low(),
-                plan.strengthPercent(),
-                plan.driedGPerUnit() == null ? null : plan.driedGPerUnit().interval(),
-                plan.herbs(),
-                route,
-                ingredients.stream().anyMatch(LotView::pyrrolizidine),
-                plan.honey() || ingredients.stream().anyMatch(LotView::honey),
-                on,
-                plan.keepsUntil(),
-                hold ? Product.State.HOLD : Product.State.USABLE,
-                hold
-                        ? plan.findings().stream()
-                                .filter(f -> f.severity() == Severity.HOLD)
-                                .map(Finding::message)
-                                .findFirst()
-                                .orElse(null)
-                        : null,
-                ""));
-        for (Use use : uses) {
-            shelf.take(use.lotId(), id, use.amount(), on);
-        }
-        Batch batch = new Batch(lot.id());
-        batch.kind = kind;
-        batch.startedOn = on;
-        batch.pressOn = pressAfterDays == null ? null : on.plusDays(pressAfterDays);
-        batch.status =
-                kind == BatchKind.TEA ? BatchStatus.FINISHED : finished ? BatchStatus.PRESSED : BatchStatus.STEEPING;
-        if (finished) {
-            batch.yieldAmount = plan.yield().low();
-        }
-        batch.plan = json.writeValueAsString(plan);
-        batch.coreVersion = CoreVersion.CURRENT;
-        return view(batches.saveAndFlush(batch));
-    }
-
     public BatchView shake(UUID id, ShakeRequest request) {
         Batch batch = find(id);
         if (batch.status != BatchStatus.STEEPING) {
@@ -340,7 +262,7 @@ public class BatchService implements DueSource {
         if (batch.status != BatchStatus.STEEPING) {
             throw new Problem.Conflict("It is pressed already.");
         }
-        BatchPlan plan = plan(batch);
+        StoredPlan plan = plan(batch);
         double most = plan.yield().high() * 1.3;
         Checks.begin()
                 .range("yieldAmount", request.yieldAmount(), 0.1, most)
@@ -360,7 +282,7 @@ public class BatchService implements DueSource {
                         .map(Retention.Pressing::mlPerG)
                         .findFirst()
                         .orElse(null);
-        shelf.pressed(id, request.yieldAmount());
+        ledger.pressed(id, request.yieldAmount(), request.on());
         return view(batches.saveAndFlush(batch));
     }
 
@@ -374,11 +296,11 @@ public class BatchService implements DueSource {
         }
         LotView lot = shelf.lot(id);
         usable(lot);
-        BatchPlan plan = plan(batch);
+        StoredPlan plan = plan(batch);
         double yield = batch.yieldAmount == null ? plan.yield().low() : batch.yieldAmount;
         LocalDate pressed = batch.pressOn == null ? batch.startedOn : batch.pressOn;
         boolean restGone = Boolean.TRUE.equals(request.restGone());
-        boolean salve = batch.kind == BatchKind.SALVE;
+        double perMl = plan.form().unit() == Unit.G ? plan.gPerMl() : 1;
         Checks checks = Checks.begin()
                 .that(!request.containers().isEmpty() || restGone, "containers", "must hold at least one")
                 .that(
@@ -392,40 +314,42 @@ public class BatchService implements DueSource {
             ContainerRequest c = request.containers().get(i);
             checks.range("containers[" + i + "].capacityMl", c.capacityMl(), 1, 10_000)
                     .range("containers[" + i + "].count", c.count(), 1, 60);
-            sum += c.capacityMl() * c.count() * (salve ? org.sallowbrook.core.making.salve.Salve.USUAL_G_PER_ML : 1);
+            sum += c.capacityMl() * c.count() * perMl;
             count += c.count();
         }
         checks.that(count <= 60, "containers", "must be at most 60")
                 .that(
                         sum <= lot.remaining() + yield * 0.02,
                         "containers",
-                        "hold " + Words.figure(sum) + " " + plan.unit() + ", more than the "
+                        "hold " + Words.figure(sum) + " " + unit(plan) + ", more than the "
                                 + Words.figure(lot.remaining()) + " there is")
                 .done();
-        LocalDate bestBefore = bestBefore(batch, plan, request.on());
+        LocalDate bestBefore = bestBefore(batch, plan);
         List<LotView> filled = new ArrayList<>();
         for (ContainerRequest c : request.containers()) {
             for (int i = 0; i < c.count(); i++) {
-                double amount = c.capacityMl() * (salve ? org.sallowbrook.core.making.salve.Salve.USUAL_G_PER_ML : 1);
+                double amount = c.capacityMl() * perMl;
                 double share = amount / yield;
-                LotView bottle = shelf.put(new ShelfService.NewLot(
+                LotView bottle = ledger.put(new Ledger.NewLot(
                         Owned.newId(),
-                        salve ? LotKind.TIN : LotKind.BOTTLE,
-                        LotForm.valueOf(batch.kind.name()),
+                        Stage.FILLED,
+                        plan.form(),
+                        plan.form().vessel(),
                         lot.name(),
-                        plan.unit(),
                         amount,
-                        plan.strengthPercent(),
-                        driedPerUnit(plan),
+                        lot.strengthPercent(),
+                        plan.driedGPerUnit() == null
+                                ? null
+                                : plan.driedGPerUnit().interval(),
                         plan.herbs().stream()
-                                .map(h -> new ShelfService.HerbView(
-                                        h.taxonId(), h.commonName(), h.part(), h.driedG() * share))
+                                .map(h -> new HerbView(h.taxonId(), h.commonName(), h.part(), h.driedG() * share))
                                 .toList(),
                         lot.route(),
-                        lot.pyrrolizidine(),
-                        lot.honey(),
+                        lot.traits(),
                         request.on(),
                         bestBefore,
+                        null,
+                        null,
                         Product.State.USABLE,
                         null,
                         request.place().strip()));
@@ -433,11 +357,11 @@ public class BatchService implements DueSource {
             }
         }
         for (LotView bottle : filled) {
-            shelf.fill(id, bottle.id(), bottle.amount());
+            ledger.fill(id, bottle.id(), bottle.amount(), request.on());
         }
         // What is less than the last drops in the jug is not worth another bottle.
         if (restGone || shelf.lot(id).remaining() <= yield * LAST_DROPS) {
-            shelf.emptied(id);
+            ledger.emptied(id);
             batch.status = BatchStatus.FINISHED;
         }
         batch.filledOn = request.on();
@@ -445,26 +369,28 @@ public class BatchService implements DueSource {
         return filled;
     }
 
-    private static @Nullable Interval driedPerUnit(BatchPlan plan) {
-        return plan.driedGPerUnit() == null ? null : plan.driedGPerUnit().interval();
+    /** Bottling later does not make it younger: its life counts from the day it left the herb. */
+    private LocalDate bestBefore(Batch batch, StoredPlan plan) {
+        StoredPlan.Kept kept = plan.kept();
+        if (kept.until() != null) {
+            return kept.until();
+        }
+        LocalDate from = batch.pressOn == null ? batch.startedOn : batch.pressOn;
+        return Keeping.reckon(new Keeping.Request(
+                        kept.as(),
+                        from,
+                        null,
+                        null,
+                        kept.inputs().stream()
+                                .map(i -> new Keeping.Input(i.name(), i.bestBefore()))
+                                .toList(),
+                        kept.mostDays(),
+                        schools.chosen()))
+                .bestBefore();
     }
 
-    private LocalDate bestBefore(Batch batch, BatchPlan plan, LocalDate filledOn) {
-        if (plan.keepsUntil() != null) {
-            return plan.keepsUntil();
-        }
-        LocalDate pressed = batch.pressOn == null ? filledOn : batch.pressOn;
-        if (batch.kind == BatchKind.TINCTURE) {
-            // A weak one keeps by its strength, from the day it left the herb; bottling later does not make it younger.
-            return Keeping.reckon(new Keeping.Request(
-                            Keeping.Form.TINCTURE, pressed, null, null, List.of(), plan.keepsDays(), schools.chosen()))
-                    .bestBefore();
-        }
-        if (plan.keepsDays() != null) {
-            return pressed.plusDays(plan.keepsDays());
-        }
-        return Keeping.reckon(Keeping.Request.of(Keeping.Form.INFUSED_OIL, pressed, List.of()))
-                .bestBefore();
+    private static String unit(StoredPlan plan) {
+        return plan.form().unit().symbol();
     }
 
     private static void usable(LotView lot) {
@@ -482,12 +408,17 @@ public class BatchService implements DueSource {
         return batches.findById(id).orElseThrow(() -> new Problem.NotFound("batch"));
     }
 
-    private BatchPlan plan(Batch batch) {
-        return json.readValue(batch.plan, BatchPlan.class);
+    private StoredPlan plan(Batch batch) {
+        return plans.read(batch.plan, batch.kind);
+    }
+
+    private static <L extends Lesson> Optional<L> lesson(StoredPlan plan, Class<L> kind) {
+        return plan.lessons().stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 
     private BatchView view(Batch b) {
         LotView lot = shelf.lot(b.id);
+        StoredPlan plan = plan(b);
         LocalDate today = people.today();
         List<LocalDate> shaken = shakes.findAllByBatchIdOrderByOnDay(b.id).stream()
                 .map(s -> s.onDay)
@@ -512,10 +443,21 @@ public class BatchService implements DueSource {
                 lot.state(),
                 lot.stateReason(),
                 lot.route(),
-                plan(b),
+                new KeptPlanView(
+                        plan.steps(),
+                        plan.yield(),
+                        unit(plan),
+                        plan.form().vessel(),
+                        plan.finalPercent(),
+                        plan.facts().stream()
+                                .map(f -> new PlanView.FactView(f.label(), Range.of(f.value()), f.unit(), f.note()))
+                                .toList(),
+                        plan.findings(),
+                        plan.because()),
                 b.status == BatchStatus.STEEPING ? List.of() : containers(b.id),
                 outcome(b),
-                b.kind == BatchKind.SALVE
+                lesson(plan, Lesson.Spoon.class).isPresent(),
+                lesson(plan, Lesson.Spoon.class).isPresent()
                         ? spoons.findAllByBatchId(b.id).stream()
                                 .map(s -> s.verdict)
                                 .toList()
@@ -535,7 +477,7 @@ public class BatchService implements DueSource {
 
     /** What was in the jar and what came out; null before it is pressed, and for other preparations. */
     private @Nullable TinctureRecord pressed(Batch b) {
-        BatchPlan.Jar jar = plan(b).jar();
+        Lesson.Pressing jar = lesson(plan(b), Lesson.Pressing.class).orElse(null);
         if (jar == null || b.yieldAmount == null || b.status == BatchStatus.STEEPING) {
             return null;
         }
@@ -553,16 +495,10 @@ public class BatchService implements DueSource {
                 b.yieldAmount);
     }
 
-    /** What the pressed marc keeps, as this household's latest pressings have it. */
-    @Transactional(readOnly = true)
-    Retention retention() {
-        return Retention.PRESSED.learnKept(batches.marcKept(Limit.of(LEARNS_FROM)));
-    }
-
     /** Notes how a drop set on a cold spoon; the next salve with this wax is planned by it. */
     public BatchView spoon(UUID id, SpoonRequest request) {
         Batch batch = find(id);
-        BatchPlan.Spooned salve = plan(batch).spooned();
+        Lesson.Spoon salve = lesson(plan(batch), Lesson.Spoon.class).orElse(null);
         if (salve == null) {
             throw new Problem.Conflict("Only a salve is tried on a cold spoon.");
         }
@@ -589,11 +525,5 @@ public class BatchService implements DueSource {
                 .map(l -> new ContainerView(l.id(), l.code(), l.name()))
                 .sorted(java.util.Comparator.comparing(ContainerView::code))
                 .toList();
-    }
-
-    /** The steps of a batch. */
-    @Transactional(readOnly = true)
-    public List<Steps.Step> steps(UUID id) {
-        return plan(find(id)).steps();
     }
 }

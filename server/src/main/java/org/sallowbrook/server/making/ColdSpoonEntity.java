@@ -7,12 +7,12 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.sallowbrook.core.making.salve.ColdSpoon;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 /** How a drop of a salve set on a cold spoon. */
 @Entity
 @Table(name = "cold_spoon")
-class ColdSpoonEntity extends Owned {
+class ColdSpoonEntity extends Entry {
 
     UUID batchId = new UUID(0, 0);
     String wax = "";

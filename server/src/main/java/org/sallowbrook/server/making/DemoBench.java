@@ -16,73 +16,77 @@ import org.springframework.stereotype.Component;
 @Profile("demo")
 public class DemoBench {
 
-    private final TinctureService tinctures;
-    private final WaterOilSalveService others;
+    private final Making making;
 
-    DemoBench(TinctureService tinctures, WaterOilSalveService others) {
-        this.tinctures = tinctures;
-        this.others = others;
+    DemoBench(Making making) {
+        this.making = making;
+    }
+
+    private static HerbIn herb(UUID jar, double massG) {
+        return new HerbIn(jar, null, null, null, massG);
+    }
+
+    private static StockIn stock(UUID lot) {
+        return new StockIn(lot, null, null);
+    }
+
+    private UUID start(BatchRequest request) {
+        return making.start(request).id();
     }
 
     public UUID tincture(String name, UUID jar, double massG, List<UUID> spirits, LocalDate on) {
-        return tinctures
-                .start(new TinctureService.TinctureBatchRequest(
-                        Owned.newId(),
-                        name,
-                        List.of(new TinctureService.HerbUse(jar, massG)),
-                        5.0,
-                        false,
-                        Tincture.Basis.MENSTRUUM,
-                        45.0,
-                        spirits,
-                        null,
-                        TinctureService.PressSchool.MEDIUM,
-                        Taxon.Route.INTERNAL,
-                        on,
-                        List.of()))
-                .id();
+        return start(new TinctureBench.Tincturing(
+                Owned.newId(),
+                name,
+                List.of(herb(jar, massG)),
+                5.0,
+                false,
+                Tincture.Basis.MENSTRUUM,
+                45.0,
+                spirits.stream().map(DemoBench::stock).toList(),
+                null,
+                TinctureBench.PressSchool.MEDIUM,
+                Taxon.Route.INTERNAL,
+                on,
+                List.of()));
     }
 
     public UUID oil(String name, UUID jar, double massG, UUID carrier, LocalDate on) {
-        return others.start(new WaterOilSalveService.OilBatchRequest(
-                        Owned.newId(),
-                        name,
-                        new WaterOilSalveService.HerbUse(jar, massG),
-                        7.0,
-                        carrier,
-                        InfusedOil.Method.COLD,
-                        false,
-                        on,
-                        List.of()))
-                .id();
+        return start(new OilBench.Infusing(
+                Owned.newId(),
+                name,
+                List.of(herb(jar, massG)),
+                7.0,
+                stock(carrier),
+                InfusedOil.Method.COLD,
+                Taxon.Route.EXTERNAL,
+                on,
+                List.of()));
     }
 
     public UUID salve(String name, UUID oil, UUID wax, int tins, LocalDate on) {
-        return others.start(new WaterOilSalveService.SalveBatchRequest(
-                        Owned.newId(),
-                        name,
-                        oil,
-                        wax,
-                        List.of(new WaterOilSalveService.TinRequest(30.0, tins)),
-                        Salve.Firmness.MEDIUM,
-                        20.0,
-                        on,
-                        List.of()))
-                .id();
+        return start(new SalveBench.Salving(
+                Owned.newId(),
+                name,
+                stock(oil),
+                stock(wax),
+                List.of(new SalveBench.TinIn(30.0, tins)),
+                Salve.Firmness.MEDIUM,
+                20.0,
+                on,
+                List.of()));
     }
 
     public UUID tea(String name, UUID jar, double massG, double wantedMl, LocalDate on) {
-        return others.start(new WaterOilSalveService.TeaBatchRequest(
-                        Owned.newId(),
-                        name,
-                        new WaterOilSalveService.HerbUse(jar, massG),
-                        wantedMl,
-                        null,
-                        null,
-                        null,
-                        Taxon.Route.INTERNAL,
-                        on,
-                        List.of()))
-                .id();
+        return start(new TeaBench.Brewing(
+                Owned.newId(),
+                name,
+                List.of(new TeaBench.TeaHerb(herb(jar, massG), null, null, null)),
+                wantedMl,
+                null,
+                null,
+                Taxon.Route.INTERNAL,
+                on,
+                List.of()));
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Past;
-import org.sallowbrook.server.shelf.ShelfService.LotView;
+import org.sallowbrook.server.shelf.LotView;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,13 +20,13 @@ import org.springframework.web.bind.annotation.RestController;
 class MakingController {
 
     private final BatchService batches;
-    private final TinctureService tinctures;
-    private final WaterOilSalveService others;
+    private final Making making;
+    private final Kitchen kitchen;
 
-    MakingController(BatchService batches, TinctureService tinctures, WaterOilSalveService others) {
+    MakingController(BatchService batches, Making making, Kitchen kitchen) {
+        this.kitchen = kitchen;
         this.batches = batches;
-        this.tinctures = tinctures;
-        this.others = others;
+        this.making = making;
     }
 
     @GetMapping("/batches")
@@ -44,44 +44,29 @@ class MakingController {
         return batches.one(id);
     }
 
-    @PostMapping("/tinctures/check")
-    TinctureService.TincturePlanView checkTincture(@RequestBody TinctureService.TinctureBatchRequest request) {
-        return tinctures.check(request);
+    @PostMapping("/batches/check")
+    PlanView check(@RequestBody BatchRequest request) {
+        return making.check(request);
     }
 
-    @PostMapping("/tinctures")
-    BatchService.BatchView startTincture(@RequestBody TinctureService.TinctureBatchRequest request) {
-        return tinctures.start(request);
+    @PostMapping("/batches")
+    BatchService.BatchView start(@RequestBody BatchRequest request) {
+        return making.start(request);
     }
 
-    @PostMapping("/teas/check")
-    WaterOilSalveService.PlanView checkTea(@RequestBody WaterOilSalveService.TeaBatchRequest request) {
-        return others.check(request);
+    @GetMapping("/batches/{id}/kitchen")
+    Kitchen.KitchenView kitchen(@PathVariable UUID id) {
+        return kitchen.view(id);
     }
 
-    @PostMapping("/teas")
-    BatchService.BatchView startTea(@RequestBody WaterOilSalveService.TeaBatchRequest request) {
-        return others.start(request);
+    @PostMapping("/batches/{id}/steps")
+    Kitchen.KitchenView step(@PathVariable UUID id, @RequestBody Kitchen.StepDoneRequest request) {
+        return kitchen.done(id, request);
     }
 
-    @PostMapping("/oils/check")
-    WaterOilSalveService.PlanView checkOil(@RequestBody WaterOilSalveService.OilBatchRequest request) {
-        return others.check(request);
-    }
-
-    @PostMapping("/oils")
-    BatchService.BatchView startOil(@RequestBody WaterOilSalveService.OilBatchRequest request) {
-        return others.start(request);
-    }
-
-    @PostMapping("/salves/check")
-    WaterOilSalveService.PlanView checkSalve(@RequestBody WaterOilSalveService.SalveBatchRequest request) {
-        return others.check(request);
-    }
-
-    @PostMapping("/salves")
-    BatchService.BatchView startSalve(@RequestBody WaterOilSalveService.SalveBatchRequest request) {
-        return others.start(request);
+    @PostMapping("/batches/{id}/steps/back")
+    Kitchen.KitchenView stepBack(@PathVariable UUID id, @RequestBody Kitchen.StepBackRequest request) {
+        return kitchen.back(id, request);
     }
 
     @PostMapping("/batches/{id}/shakes")

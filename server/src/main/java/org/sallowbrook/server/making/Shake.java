@@ -4,11 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 @Entity
 @Table(name = "shake")
-class Shake extends Owned {
+class Shake extends Entry {
 
     UUID batchId = new UUID(0, 0);
     LocalDate onDay = LocalDate.EPOCH;

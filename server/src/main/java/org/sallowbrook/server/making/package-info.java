@@ -1,7 +1,7 @@
 /** Batches from plan to bottle. Uses shelf. */
 @ApplicationModule(
         displayName = "making",
-        allowedDependencies = {"platform", "household", "herbarium", "shelf"})
+        allowedDependencies = {"platform", "household", "herbarium", "drying", "shelf"})
 @NullMarked
 package org.sallowbrook.server.making;
 

@@ -53,7 +53,8 @@ public class CompleteBodies extends RequestBodyAdviceAdapter {
         violations.forEach(v -> named.add(v.field()));
         List<Violation> missing = new ArrayList<>();
         if (body == null) {
-            throw new InvalidInput(List.of(new Violation("", "must be a JSON object")));
+            throw new InvalidInput(
+                    violations.isEmpty() ? List.of(new Violation("", "must be a JSON object")) : violations);
         }
         missing(body, "", missing);
         validator

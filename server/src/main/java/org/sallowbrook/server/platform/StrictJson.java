@@ -87,6 +87,10 @@ class StrictJson {
         if (request == null) {
             throw new IllegalArgumentException(path(where(parser)) + " " + message);
         }
+        add(request, new Violation(path(where(parser)), message));
+    }
+
+    private static void add(RequestAttributes request, Violation violation) {
         @SuppressWarnings("unchecked")
         List<Violation> found = (List<Violation>) request.getAttribute(KEY, RequestAttributes.SCOPE_REQUEST);
         if (found == null) {
@@ -94,7 +98,7 @@ class StrictJson {
             request.setAttribute(KEY, found, RequestAttributes.SCOPE_REQUEST);
         }
         if (found.size() < 100) {
-            found.add(new Violation(path(where(parser)), message));
+            found.add(violation);
         }
     }
 
@@ -216,6 +220,43 @@ class StrictJson {
             note(p, expected(type));
             p.skipChildren();
             return null;
+        }
+
+        /** One of several kinds of request, of a kind that there is not, or without saying which. */
+        @Override
+        public @Nullable JavaType handleUnknownTypeId(
+                DeserializationContext ctxt,
+                JavaType base,
+                String id,
+                tools.jackson.databind.jsontype.TypeIdResolver resolver,
+                String message) {
+            noteKind(ctxt, base);
+            return ctxt.constructType(Void.class);
+        }
+
+        @Override
+        public @Nullable JavaType handleMissingTypeId(
+                DeserializationContext ctxt,
+                JavaType base,
+                tools.jackson.databind.jsontype.TypeIdResolver resolver,
+                String message) {
+            noteKind(ctxt, base);
+            return ctxt.constructType(Void.class);
+        }
+
+        private static void noteKind(DeserializationContext ctxt, JavaType base) {
+            RequestAttributes request = RequestContextHolder.getRequestAttributes();
+            String kinds = "must be one of "
+                    + Arrays.stream(base.getRawClass().getPermittedSubclasses())
+                            .map(c -> c.getAnnotation(com.fasterxml.jackson.annotation.JsonTypeName.class)
+                                    .value())
+                            .sorted()
+                            .collect(Collectors.joining(", "));
+            String path = path(ctxt.getParser().streamReadContext());
+            if (request == null) {
+                throw new IllegalArgumentException("kind " + kinds);
+            }
+            add(request, new Violation(path.isEmpty() || path.endsWith("kind") ? "kind" : path + ".kind", kinds));
         }
 
         private static String expected(Class<?> target) {

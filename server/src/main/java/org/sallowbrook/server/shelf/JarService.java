@@ -10,10 +10,12 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.JarGate;
@@ -25,7 +27,6 @@ import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What dried herb must pass to get into a jar: from the rack, or from a shop. */
 @Service
@@ -59,31 +60,31 @@ public class JarService {
     private static final Interval SHOP_MOISTURE = Interval.of(0.08, 0.12);
 
     private final Lots lots;
-    private final ShelfService shelf;
+    private final LotReader reader;
+    private final Ledger ledger;
     private final Standing standing;
     private final Once once;
     private final DryingService drying;
     private final HerbariumService herbarium;
     private final PeopleService people;
-    private final JsonMapper json;
 
     JarService(
             Lots lots,
-            ShelfService shelf,
+            LotReader reader,
+            Ledger ledger,
             Standing standing,
             Once once,
             DryingService drying,
             HerbariumService herbarium,
-            PeopleService people,
-            JsonMapper json) {
+            PeopleService people) {
         this.lots = lots;
-        this.shelf = shelf;
+        this.reader = reader;
+        this.ledger = ledger;
         this.standing = standing;
         this.once = once;
         this.drying = drying;
         this.herbarium = herbarium;
         this.people = people;
-        this.json = json;
     }
 
     /** What the jar gate says of a drying lot; empty when it may go in. */
@@ -96,9 +97,9 @@ public class JarService {
     }
 
     /** Gates damp, mould and quarantine, then moves the whole drying lot into a jar. */
-    public ShelfService.LotView jar(JarRequest request) {
+    public LotView jar(JarRequest request) {
         if (once.repeated("jar", request.id(), lots::existsById, request)) {
-            return shelf.view(shelf.find(request.id()), people.today());
+            return reader.view(reader.find(request.id()));
         }
         DryingService.RunView run = drying.one(request.fromRun());
         if (run.status().equals("JARRED")) {
@@ -136,20 +137,22 @@ public class JarService {
         Interval dryMoisture = Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
         Lot jar = jarOf(request.id(), taxon, part, request.massG(), dryMoisture, request.on(), request.on());
         jar.place = request.place().strip();
+        lots.save(jar);
+        ledger.change(jar, LotChange.What.PUT, request.massG(), null, request.on());
         lots.saveAndFlush(jar);
-        Lot harvest = shelf.find(run.harvestId());
-        harvest.remaining = 0;
+        Lot harvest = reader.find(run.harvestId());
+        ledger.change(harvest, LotChange.What.DRIED, -harvest.remaining, jar.id, request.on());
         lots.save(harvest);
-        shelf.link(harvest.id, jar.id, request.massG(), "g");
+        ledger.link(harvest.id, jar.id, Amount.of(request.massG(), Unit.G));
         drying.jarred(run.id());
         lots.flush();
-        return shelf.view(jar, people.today());
+        return reader.view(jar);
     }
 
     /** Gates what the label vouches for, then puts herb from a shop into a jar, on hold where it is doubtful. */
-    public ShelfService.LotView buy(BoughtRequest request) {
+    public LotView buy(BoughtRequest request) {
         if (once.repeated("bought", request.id(), lots::existsById, request)) {
-            return shelf.view(shelf.find(request.id()), people.today());
+            return reader.view(reader.find(request.id()));
         }
         LocalDate today = people.today();
         LocalDate harvestedOn = request.harvestedOn();
@@ -201,7 +204,9 @@ public class JarService {
             jar.stateReason = jar.stateReason == null ? held : held + " " + jar.stateReason;
             jar.heldReason = jar.stateReason;
         });
-        return shelf.view(lots.saveAndFlush(jar), today);
+        lots.save(jar);
+        ledger.change(jar, LotChange.What.PUT, request.massG(), null, request.on());
+        return reader.view(lots.saveAndFlush(jar));
     }
 
     /** @param harvestedOn its keeping time and its ageing count from there */
@@ -214,24 +219,18 @@ public class JarService {
             LocalDate on,
             LocalDate harvestedOn) {
         Lot jar = new Lot(id);
-        jar.kind = LotKind.JAR;
-        jar.code = shelf.code("J", on);
+        jar.code = ledger.code("J", on);
         jar.name = taxon.commonName() + ", "
                 + part.part().name().toLowerCase(Locale.ROOT).replace('_', ' ');
         jar.taxonId = taxon.id();
         jar.part = part.part();
         jar.amount = massG;
-        jar.remaining = massG;
         jar.moistureLow = moisture.low();
         jar.moistureHigh = moisture.high();
         jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
         jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
-        jar.herbs = json.writeValueAsString(
-                List.of(new ShelfService.HerbView(taxon.id(), taxon.commonName(), part.part(), massG)));
-        jar.pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
-        jar.route = part.routes().contains(Taxon.Route.INTERNAL) && !jar.pyrrolizidine
-                ? Taxon.Route.INTERNAL
-                : Taxon.Route.EXTERNAL;
+        jar.herbs.add(new LotHerb(taxon.id(), part.part(), massG));
+        jar.of(taxon, part.part());
         jar.madeOn = harvestedOn;
         jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
                 .bestBefore();

@@ -21,6 +21,7 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
@@ -54,7 +55,7 @@ class Label {
 
     private record Line(String words, PDFont font, float size) {}
 
-    byte[] pdf(ShelfService.LotView lot, String page) {
+    byte[] pdf(LotView lot, String page) {
         try (PDDocument document = new PDDocument()) {
             PDFont regular = font(document, "DejaVuSans.ttf");
             PDFont bold = font(document, "DejaVuSans-Bold.ttf");
@@ -64,7 +65,7 @@ class Label {
             document.addPage(sheet);
             List<Said> said = new ArrayList<>();
             said.add(new Said(lot.name(), true, false, 12));
-            for (ShelfService.HerbView herb : lot.herbs()) {
+            for (HerbView herb : lot.herbs()) {
                 said.add(new Said(herbarium.taxon(herb.taxonId()).name(), false, true, 9));
             }
             lines(lot).forEach(l -> said.add(new Said(l, false, false, 8)));
@@ -147,10 +148,10 @@ class Label {
         return font.getStringWidth(words) / 1000 * size;
     }
 
-    private static List<String> lines(ShelfService.LotView lot) {
+    private static List<String> lines(LotView lot) {
         List<String> lines = new ArrayList<>();
         lines.add(Words.figure(lot.amount()) + " " + lot.unit()
-                + (lot.strengthPercent() == null || lot.strengthPercent() == 0
+                + (!lot.form().alcoholic() || lot.strengthPercent() == null || lot.strengthPercent() == 0
                         ? ""
                         : ", up to " + Words.figure(lot.strengthPercent()) + " % vol"));
         lines.add("made " + Words.day(lot.madeOn()));
@@ -158,7 +159,7 @@ class Label {
             lines.add("best before " + Words.day(lot.bestBefore()));
         }
         lines.add(lot.route() == Taxon.Route.EXTERNAL ? "OUTSIDE OF THE BODY ONLY" : "dose: see its page");
-        if (lot.honey()) {
+        if (lot.is(Trait.HONEY)) {
             lines.add("HONEY: not under one year");
         }
         switch (lot.state()) {

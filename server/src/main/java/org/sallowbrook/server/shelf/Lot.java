@@ -1,16 +1,31 @@
 package org.sallowbrook.server.shelf;
 
+import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import org.hibernate.annotations.Fetch;
+import org.hibernate.annotations.FetchMode;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.shelf.BoughtGate;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.Trait;
+import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.platform.Versioned;
 
 /** Anything that can be traced, from the stand to the tin. */
@@ -21,12 +36,13 @@ class Lot extends Versioned {
     String code = "";
 
     @Enumerated(EnumType.STRING)
-    LotKind kind = LotKind.JAR;
+    Stage stage = Stage.STOCK;
 
-    /** What was made; null for what was gathered or bought. */
     @Enumerated(EnumType.STRING)
-    @Nullable
-    LotForm form;
+    LotForm form = LotForm.HERB;
+
+    @Enumerated(EnumType.STRING)
+    VesselKind vessel = VesselKind.JAR;
 
     String name = "";
 
@@ -57,15 +73,22 @@ class Lot extends Versioned {
     @Nullable
     Double driedGPerUnitHigh;
 
-    /** JSON list of the dried herb in it. */
-    String herbs = "[]";
+    /** The dried herb in it. */
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "lot_herb", joinColumns = @JoinColumn(name = "lot_id"))
+    @Fetch(FetchMode.SUBSELECT)
+    List<LotHerb> herbs = new ArrayList<>();
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "lot_trait", joinColumns = @JoinColumn(name = "lot_id"))
+    @Column(name = "trait")
+    @Enumerated(EnumType.STRING)
+    @Fetch(FetchMode.SUBSELECT)
+    Set<Trait> traits = EnumSet.noneOf(Trait.class);
 
     @Enumerated(EnumType.STRING)
     Taxon.Route route = Taxon.Route.EXTERNAL;
 
-    boolean denatured;
-    boolean pyrrolizidine;
-    boolean honey;
     LocalDate madeOn = LocalDate.EPOCH;
 
     @Nullable
@@ -73,6 +96,14 @@ class Lot extends Versioned {
 
     @Nullable
     LocalDate bestBefore;
+
+    /** Of what is counted in hours: until when it may stand in the room; null for all else. */
+    @Nullable
+    Instant roomUntil;
+
+    /** Of what is counted in hours: until when it may stand in the refrigerator; null for all else. */
+    @Nullable
+    Instant coldUntil;
 
     @Enumerated(EnumType.STRING)
     Product.State state = Product.State.USABLE;
@@ -103,6 +134,20 @@ class Lot extends Versioned {
 
     @Nullable
     String holder;
+
+    /** What the card allows of one plant's part, and what it holds that goes on into everything made of it. */
+    void of(Taxon taxon, Taxon.Part of) {
+        boolean pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
+        if (pyrrolizidine) {
+            traits.add(Trait.PYRROLIZIDINE);
+        }
+        route = !pyrrolizidine
+                        && taxon.usedPart(of)
+                                .filter(p -> p.routes().contains(Taxon.Route.INTERNAL))
+                                .isPresent()
+                ? Taxon.Route.INTERNAL
+                : Taxon.Route.EXTERNAL;
+    }
 
     protected Lot() {}
 

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.shelf.Stage;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
@@ -17,18 +18,18 @@ interface Lots extends JpaRepository<Lot, UUID> {
     List<Lot> findAllByRemainingGreaterThanOrderByMadeOnDescCodeDesc(double least, Limit most);
 
     /** What was used up, given up or thrown away. */
-    @Query("select l from Lot l where l.remaining <= 0 and l.kind in :kinds order by l.madeOn desc, l.code desc")
-    Slice<Lot> usedUp(Collection<LotKind> kinds, Pageable page);
+    @Query("select l from Lot l where l.remaining <= 0 and l.stage in :stages order by l.madeOn desc, l.code desc")
+    Slice<Lot> usedUp(Collection<Stage> stages, Pageable page);
 
     /** What must be set aside, or used up by a day. */
-    @Query("select l from Lot l where l.remaining > 0 and l.kind in :kinds"
+    @Query("select l from Lot l where l.remaining > 0 and l.stage in :stages"
             + " and (l.state = :setAside or l.bestBefore <= :until)")
-    List<Lot> toSee(Collection<LotKind> kinds, Product.State setAside, LocalDate until);
+    List<Lot> toSee(Collection<Stage> stages, Product.State setAside, LocalDate until);
 
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
 
-    List<Lot> findAllByKindOrderByName(LotKind kind);
+    List<Lot> findAllByStageOrderByName(Stage stage);
 
     boolean existsByTaxonId(String taxonId);
 }

@@ -28,17 +28,19 @@ class ShelfController {
     record HolderRequest(String holder) {}
 
     private final ShelfService shelf;
+    private final StockService stock;
     private final JarService jars;
     private final Label label;
 
-    ShelfController(ShelfService shelf, JarService jars, Label label) {
+    ShelfController(ShelfService shelf, StockService stock, JarService jars, Label label) {
         this.shelf = shelf;
+        this.stock = stock;
         this.jars = jars;
         this.label = label;
     }
 
     @GetMapping("/lots")
-    List<ShelfService.LotView> lots() {
+    List<LotView> lots() {
         return shelf.there();
     }
 
@@ -48,7 +50,7 @@ class ShelfController {
     }
 
     @GetMapping("/lots/{id}")
-    ShelfService.LotView lot(@PathVariable UUID id) {
+    LotView lot(@PathVariable UUID id) {
         return shelf.lot(id);
     }
 
@@ -58,22 +60,22 @@ class ShelfController {
     }
 
     @PostMapping("/jars")
-    ShelfService.LotView jar(@RequestBody JarService.JarRequest request) {
+    LotView jar(@RequestBody JarService.JarRequest request) {
         return jars.jar(request);
     }
 
     @PostMapping("/supplies")
-    ShelfService.LotView supply(@RequestBody ShelfService.SupplyRequest request) {
-        return shelf.add(request);
+    LotView supply(@RequestBody StockService.SupplyRequest request) {
+        return stock.add(request);
     }
 
     @PostMapping("/bought")
-    ShelfService.LotView bought(@RequestBody JarService.BoughtRequest request) {
+    LotView bought(@RequestBody JarService.BoughtRequest request) {
         return jars.buy(request);
     }
 
     @PostMapping("/lots/{id}/release")
-    ShelfService.LotView release(
+    LotView release(
             @PathVariable UUID id,
             @RequestBody ReasonRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
@@ -81,14 +83,14 @@ class ShelfController {
     }
 
     @PostMapping("/lots/{id}/finish")
-    ShelfService.LotView finish(
+    LotView finish(
             @PathVariable UUID id,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return shelf.finish(id, ifMatch);
     }
 
     @PostMapping("/lots/{id}/give")
-    ShelfService.LotView give(
+    LotView give(
             @PathVariable UUID id,
             @RequestBody HolderRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
@@ -98,7 +100,7 @@ class ShelfController {
     /** A label to print, with a code that opens the lot's page. */
     @GetMapping(value = "/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> label(@PathVariable UUID id) {
-        ShelfService.LotView lot = shelf.lot(id);
+        LotView lot = shelf.lot(id);
         String page = ServletUriComponentsBuilder.fromCurrentContextPath()
                 .path("/shelf/" + id)
                 .toUriString();

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.server.shelf.LotKind;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,14 +32,15 @@ class TracingController {
         this.tracing = tracing;
     }
 
-    record StartView(UUID id, LotKind kind, String label) {}
+    record StartView(UUID id, Stage stage, LotForm form, String label) {}
 
     /** Where tracing can begin: at a stand, or at what is in hand. */
     @GetMapping("/starts")
     List<StartView> starts() {
         return Stream.concat(
-                        shelf.stands().stream().map(s -> new StartView(s.id(), s.kind(), s.name())),
-                        shelf.there().stream().map(l -> new StartView(l.id(), l.kind(), l.name() + " " + l.code())))
+                        shelf.stands().stream().map(s -> new StartView(s.id(), s.stage(), s.form(), s.name())),
+                        shelf.there().stream()
+                                .map(l -> new StartView(l.id(), l.stage(), l.form(), l.name() + " " + l.code())))
                 .toList();
     }
 
@@ -55,7 +58,7 @@ class TracingController {
     }
 
     @PostMapping("/lots/{id}/doubt")
-    List<ShelfService.LotView> doubtLot(
+    List<LotView> doubtLot(
             @PathVariable UUID id,
             @RequestBody DoubtRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
@@ -63,14 +66,14 @@ class TracingController {
     }
 
     @PostMapping("/lots/{id}/mould")
-    List<ShelfService.LotView> mould(
+    List<LotView> mould(
             @PathVariable UUID id,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return tracing.mouldyLot(id, ifMatch);
     }
 
     @PostMapping("/lots/{id}/clear")
-    List<ShelfService.LotView> clearLot(
+    List<LotView> clearLot(
             @PathVariable UUID id,
             @RequestBody DoubtRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.FieldService;
@@ -16,7 +17,8 @@ import org.sallowbrook.server.field.GroundCondemned;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
-import org.sallowbrook.server.shelf.LotKind;
+import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -34,7 +36,7 @@ public class TracingService {
      */
     public record TraceView(
             UUID lotId,
-            List<ShelfService.LotView> lots,
+            List<LotView> lots,
             List<ShelfService.LinkView> links,
             List<UUID> upstream,
             List<UUID> downstream,
@@ -42,7 +44,7 @@ public class TracingService {
 
     private static final int RECENT_MONTHS = 18;
 
-    public record Quarantined(FieldService.StandView stand, List<ShelfService.LotView> lots) {}
+    public record Quarantined(FieldService.StandView stand, List<LotView> lots) {}
 
     // Native SQL is not filtered by household, so each step carries it.
     private static final String DOWNSTREAM = """
@@ -74,15 +76,22 @@ public class TracingService {
 
     private final JdbcClient jdbc;
     private final ShelfService shelf;
+    private final Ledger ledger;
     private final FieldService field;
     private final DryingService drying;
     private final Gatekeeper gatekeeper;
 
     TracingService(
-            JdbcClient jdbc, ShelfService shelf, FieldService field, DryingService drying, Gatekeeper gatekeeper) {
+            JdbcClient jdbc,
+            ShelfService shelf,
+            Ledger ledger,
+            FieldService field,
+            DryingService drying,
+            Gatekeeper gatekeeper) {
         this.drying = drying;
         this.jdbc = jdbc;
         this.shelf = shelf;
+        this.ledger = ledger;
         this.field = field;
         this.gatekeeper = gatekeeper;
     }
@@ -90,15 +99,15 @@ public class TracingService {
     /** @param all with what was made long ago and is used up; a stand of many years has hundreds of these */
     @Transactional(readOnly = true)
     public TraceView trace(UUID lotId, boolean all) {
-        ShelfService.LotView lot = shelf.lot(lotId);
+        LotView lot = shelf.lot(lotId);
         List<UUID> up = reach(UPSTREAM, lotId);
         List<UUID> down = reach(DOWNSTREAM, lotId);
         List<UUID> shown = all ? down : recent(down);
         Set<UUID> ids = new HashSet<>(up);
         ids.addAll(shown);
         ids.add(lotId);
-        List<ShelfService.LotView> lots = new ArrayList<>(shelf.lots(ids));
-        lots.sort(java.util.Comparator.comparing(ShelfService.LotView::kind).thenComparing(ShelfService.LotView::code));
+        List<LotView> lots = new ArrayList<>(shelf.lots(ids));
+        lots.sort(java.util.Comparator.comparing(LotView::stage).thenComparing(LotView::code));
         return new TraceView(
                 lot.id(),
                 lots,
@@ -128,7 +137,7 @@ public class TracingService {
     public Quarantined doubt(UUID standId, String reason, @Nullable String ifMatch) {
         FieldService.StandView stand = field.doubt(standId, reason, ifMatch);
         List<UUID> down = reach(DOWNSTREAM, standId);
-        shelf.setAside(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
+        ledger.setAside(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
         return new Quarantined(stand, shelf.lots(down));
     }
 
@@ -145,27 +154,27 @@ public class TracingService {
     }
 
     /** Doubts a single lot, bought or made, and sets aside it and everything made from it, in one transaction. */
-    public List<ShelfService.LotView> doubtLot(UUID lotId, String reason, @Nullable String ifMatch) {
+    public List<LotView> doubtLot(UUID lotId, String reason, @Nullable String ifMatch) {
         said(reason);
-        if (shelf.lot(lotId).kind() == LotKind.STAND) {
+        if (shelf.lot(lotId).stage() == Stage.STAND) {
             throw new Problem.Conflict("A stand is doubted where it stands, on its own page.");
         }
-        ShelfService.LotView lot = shelf.doubt(lotId, reason.strip(), ifMatch);
+        LotView lot = ledger.doubt(lotId, reason.strip(), ifMatch);
         List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
         set.add(lotId);
-        shelf.setAside(
+        ledger.setAside(
                 set, Product.State.QUARANTINED, lot.name() + " " + lot.code() + " is doubted: " + reason.strip());
         return shelf.lots(set);
     }
 
     /** Takes the doubt about a lot back; what else is doubted upstream of a lot keeps it set aside. */
-    public List<ShelfService.LotView> clearLot(UUID lotId, String reason, @Nullable String ifMatch) {
+    public List<LotView> clearLot(UUID lotId, String reason, @Nullable String ifMatch) {
         said(reason);
         String doubt = shelf.lot(lotId).doubt();
         if (doubt == null) {
             throw new Problem.Conflict("Nobody doubts this lot.");
         }
-        shelf.doubt(lotId, null, ifMatch);
+        ledger.doubt(lotId, null, ifMatch);
         gatekeeper.record("doubt of a lot taken back", lotId, "LOT_DOUBTED", doubt + " / " + reason.strip());
         List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
         set.add(lotId);
@@ -173,17 +182,17 @@ public class TracingService {
     }
 
     /** Mould on the shelf: the lot is destroyed for good, whatever was made of it is set aside. */
-    public List<ShelfService.LotView> mouldyLot(UUID lotId, @Nullable String ifMatch) {
-        ShelfService.LotView seen = shelf.lot(lotId);
-        if (seen.kind() == LotKind.STAND) {
+    public List<LotView> mouldyLot(UUID lotId, @Nullable String ifMatch) {
+        LotView seen = shelf.lot(lotId);
+        if (seen.stage() == Stage.STAND) {
             throw new Problem.Conflict("A stand does not mould; note it at the harvest.");
         }
         // Leaves the doubt as it is; only the version that the page has seen is checked.
-        ShelfService.LotView lot = shelf.doubt(lotId, seen.doubt(), ifMatch);
+        LotView lot = ledger.doubt(lotId, seen.doubt(), ifMatch);
         List<UUID> down = reach(DOWNSTREAM, lotId);
-        shelf.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
-        shelf.setAside(down, Product.State.QUARANTINED, "mould in " + lot.name() + " " + lot.code());
-        if (lot.kind() == LotKind.HARVEST) {
+        ledger.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
+        ledger.setAside(down, Product.State.QUARANTINED, "mould in " + lot.name() + " " + lot.code());
+        if (lot.stage() == Stage.HARVEST) {
             drying.harvestDestroyed(lotId);
         }
         List<UUID> all = new ArrayList<>(down);
@@ -197,23 +206,21 @@ public class TracingService {
                 .done();
     }
 
-    private List<ShelfService.LotView> clearCertain(List<UUID> ids) {
-        List<UUID> certain = shelf.lots(ids).stream()
-                .filter(this::certain)
-                .map(ShelfService.LotView::id)
-                .toList();
-        shelf.clear(certain);
+    private List<LotView> clearCertain(List<UUID> ids) {
+        List<UUID> certain =
+                shelf.lots(ids).stream().filter(this::certain).map(LotView::id).toList();
+        ledger.clear(certain);
         return shelf.lots(certain);
     }
 
-    private boolean certain(ShelfService.LotView lot) {
+    private boolean certain(LotView lot) {
         // Mould anywhere upstream is never cleared: nothing takes its poison away.
         return lot.state() == Product.State.QUARANTINED
                 && lot.doubt() == null
                 && shelf.lots(reach(UPSTREAM, lot.id())).stream()
                         .noneMatch(l -> l.state() == Product.State.DESTROYED
                                 || l.doubt() != null
-                                || l.kind() == LotKind.STAND
+                                || l.stage() == Stage.STAND
                                         && (field.stand(l.id()).doubted()
                                                 || field.stand(l.id()).ground() == Site.Ground.CONTAMINATED));
     }
@@ -221,14 +228,15 @@ public class TracingService {
     /** Mould: the harvest itself is destroyed, whatever was made of it is set aside. */
     @EventListener
     void on(LotMoulded moulded) {
-        shelf.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
-        shelf.setAside(reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
+        ledger.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
+        ledger.setAside(
+                reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
     }
 
     /** Contaminated ground: whatever came from it is set aside. */
     @EventListener
     void on(GroundCondemned condemned) {
-        shelf.setAside(
+        ledger.setAside(
                 reach(DOWNSTREAM, condemned.standId()),
                 Product.State.QUARANTINED,
                 "the ground of " + condemned.standName() + " is contaminated");

@@ -88,6 +88,28 @@ public final class Syrup {
         return finish(liquidG + sugar, 0, sugar, targetBrix, because);
     }
 
+    /** Sugar in honey that holds the 20 % water which Codex Alimentarius CXS 12-1981 allows at most. */
+    private static final double HONEY_BRIX = 80;
+
+    /** A decoction or juice sweetened with honey. @param targetBrix above that of the liquid, to 75 */
+    public static Plan sweetenWithHoney(double liquidMl, double liquidBrix, double targetBrix) {
+        check(liquidMl, liquidBrix, targetBrix);
+        Checks.begin()
+                .that(targetBrix <= 75, "targetBrix", "must be at most 75: honey itself holds about 80")
+                .done();
+        Because because = new Because();
+        double liquidG = mass(liquidMl, liquidBrix, because);
+        double honey = liquidG * (targetBrix - liquidBrix) / (HONEY_BRIX - targetBrix);
+        because.equation(
+                "Honey to add",
+                Words.exact(liquidG, "g") + " × (" + Words.exact(targetBrix) + " − " + Words.exact(liquidBrix) + ") / ("
+                        + Words.exact(HONEY_BRIX) + " − " + Words.exact(targetBrix) + ")",
+                honey,
+                "g");
+        because.equation("Syrup", Words.exact(liquidG, "g") + " + " + Words.exact(honey, "g"), liquidG + honey, "g");
+        return finish(liquidG + honey, 0, honey, targetBrix, because);
+    }
+
     private static void check(double ml, double brix, double target) {
         Checks.begin()
                 .range("liquidMl", ml, 1, 1_000_000)

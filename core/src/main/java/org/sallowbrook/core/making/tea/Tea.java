@@ -10,6 +10,7 @@ import org.sallowbrook.core.herbarium.Taxon.Constituent;
 import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -26,6 +27,8 @@ public final class Tea {
     static final Interval BOIL_OFF_ML_PER_MIN = Interval.of(4, 8);
 
     private static final double CONTRADICTS = 0.10;
+    private static final double ROOM_HOURS = 4;
+    private static final double COLD_HOURS = 24;
 
     public enum Method {
         INFUSION(10),
@@ -244,18 +247,32 @@ public final class Tea {
     private Tea() {}
 
     /**
-     * 8 hours in the room, 24 cold, from when it leaves the heat. A long warm infusion has stood warm already: at once or
-     * cold. A cold macerate's clock starts when the water goes on; it steeps cold and is drunk the same day.
+     * How long it may stand, in hours from the end of the heat. In the room as other cooked food does: bacteria multiply
+     * fastest between 20 and 50 °C, and general food hygiene gives such food two to four hours. A long warm infusion has
+     * stood warm already, a cold macerate was never boiled: both are drunk at once or kept cold.
+     *
+     * @param heatedMinutes from the start until the heat ends
+     */
+    public static Life.Hours hours(Method method, double heatedMinutes) {
+        return switch (method) {
+            case INFUSION, DECOCTION -> new Life.Hours(ROOM_HOURS, COLD_HOURS, heatedMinutes);
+            case LONG_INFUSION -> new Life.Hours(0, COLD_HOURS, heatedMinutes);
+            case COLD_MACERATION -> new Life.Hours(0, COLD_HOURS, 0);
+        };
+    }
+
+    /**
+     * The same as moments. A cold macerate's clock starts when the water goes on; it steeps cold and is drunk the same day.
      *
      * @param from when it left the heat, or, of a cold macerate, when the water went on
      */
     public static Keeps keeps(Method method, LocalDateTime from) {
-        return switch (method) {
-            case INFUSION, DECOCTION -> new Keeps(from.plusHours(8), from.plusHours(24));
-            case LONG_INFUSION -> new Keeps(from, from.plusHours(24));
-            case COLD_MACERATION ->
-                new Keeps(from, from.toLocalDate().plusDays(1).atStartOfDay());
-        };
+        Life.Hours hours = hours(method, 0);
+        return new Keeps(
+                from.plusHours((long) hours.room()),
+                method == Method.COLD_MACERATION
+                        ? from.toLocalDate().plusDays(1).atStartOfDay()
+                        : from.plusHours((long) hours.cold()));
     }
 
     public static Result plan(Recipe recipe) {
@@ -405,7 +422,7 @@ public final class Tea {
         }
         findings.add(Finding.note(
                 "TEA_KEEPS",
-                "A tea keeps 8 hours in the room and 24 hours cold, counted from when it leaves the heat.",
+                "A tea keeps 4 hours in the room and 24 hours cold, counted from when it leaves the heat.",
                 "Make it fresh each day."));
     }
 

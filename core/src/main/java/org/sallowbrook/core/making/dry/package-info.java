@@ -1,0 +1,5 @@
+/** Herb that stays dry: tea mixtures and powders. Uses shelf. */
+@NullMarked
+package org.sallowbrook.core.making.dry;
+
+import org.jspecify.annotations.NullMarked;

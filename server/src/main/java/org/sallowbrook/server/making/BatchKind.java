@@ -1,8 +1,0 @@
-package org.sallowbrook.server.making;
-
-public enum BatchKind {
-    TINCTURE,
-    TEA,
-    OIL,
-    SALVE
-}

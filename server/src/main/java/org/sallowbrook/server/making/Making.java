@@ -1,0 +1,279 @@
+package org.sallowbrook.server.making;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Batchable;
+import org.sallowbrook.core.making.Life;
+import org.sallowbrook.core.making.Outcome;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.Readiness;
+import org.sallowbrook.core.measure.Amount;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.CoreVersion;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.shelf.Keeping;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.Trait;
+import org.sallowbrook.core.shelf.VesselKind;
+import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.LotView;
+import org.sallowbrook.server.shelf.ShelfService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans and begins batches of every kind: what the kinds have in common is here, so that no kind can forget a gate. */
+@Service
+@Transactional
+public class Making {
+
+    private final Map<Class<? extends BatchRequest>, Bench<?>> benches;
+    private final Batches batches;
+    private final BatchService batchService;
+    private final PlanStore plans;
+    private final ShelfService shelf;
+    private final Ledger ledger;
+    private final DryingService drying;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final SchoolService schools;
+    private final Gatekeeper gatekeeper;
+    private final Once once;
+    private final Clock clock;
+
+    Making(
+            List<Bench<?>> benches,
+            Batches batches,
+            BatchService batchService,
+            PlanStore plans,
+            ShelfService shelf,
+            Ledger ledger,
+            DryingService drying,
+            HerbariumService herbarium,
+            PeopleService people,
+            SchoolService schools,
+            Gatekeeper gatekeeper,
+            Once once,
+            Clock clock) {
+        this.benches = benches.stream().collect(Collectors.toMap(Bench::takes, Function.identity()));
+        this.batches = batches;
+        this.batchService = batchService;
+        this.plans = plans;
+        this.shelf = shelf;
+        this.ledger = ledger;
+        this.drying = drying;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.schools = schools;
+        this.gatekeeper = gatekeeper;
+        this.once = once;
+        this.clock = clock;
+    }
+
+    /** A plan beside what it draws and what the gates say of it. */
+    private record Reckoned(
+            Ingredients in, Outcome<? extends Batchable> outcome, List<Lesson> lessons, List<Finding> findings) {}
+
+    private <R extends BatchRequest> Reckoned reckon(R request) {
+        @SuppressWarnings("unchecked")
+        Bench<R> bench = (Bench<R>)
+                Objects.requireNonNull(benches.get(request.getClass()), () -> "no bench for " + request.getClass());
+        Ingredients in = new Ingredients(shelf, drying, herbarium, people.today());
+        Outcome<? extends Batchable> outcome = bench.reckon(request, in);
+        List<Finding> findings = in.findings(request.route());
+        findings.addAll(outcome.findings());
+        List<Lesson> lessons = outcome instanceof Outcome.Feasible<? extends Batchable> feasible
+                ? bench.lessons(request, feasible.plan())
+                : List.of();
+        return new Reckoned(in, outcome, lessons, findings);
+    }
+
+    @Transactional(readOnly = true)
+    public PlanView check(BatchRequest request) {
+        Reckoned r = reckon(request);
+        return new PlanView(
+                r.outcome() instanceof Outcome.Feasible<? extends Batchable>,
+                r.outcome() instanceof Outcome.Feasible<? extends Batchable> feasible
+                        ? planned(feasible.plan(), request.startedOn())
+                        : null,
+                r.in().missing(),
+                r.findings(),
+                r.outcome().because());
+    }
+
+    private PlanView.Planned planned(Batchable plan, LocalDate on) {
+        Readiness ready = plan.ready();
+        return new PlanView.Planned(
+                plan.form(),
+                plan.form().unit().symbol(),
+                Range.of(plan.yield()),
+                percent(plan),
+                plan.driedGPerUnit() == null ? null : Range.of(plan.driedGPerUnit()),
+                keepsUntil(plan.keeps(), on.plusDays(ready.steepDays())),
+                plan.keeps().hours(),
+                ready,
+                plan.facts().stream()
+                        .map(f -> new PlanView.FactView(f.label(), Range.of(f.value()), f.unit(), f.note()))
+                        .toList(),
+                plan.portions().stream()
+                        .map(p -> new PlanView.PortionView(p.name(), p.massG(), p.volumeMl()))
+                        .toList(),
+                plan.vessel(),
+                plan.steps());
+    }
+
+    private static @Nullable Range percent(Batchable plan) {
+        return plan.strength().high() > 0 ? Range.of(plan.strength().times(100)) : null;
+    }
+
+    private LocalDate keepsUntil(Life life, LocalDate from) {
+        return Keeping.reckon(new Keeping.Request(
+                        life.form(), from, null, null, life.inputs(), life.mostDays(), schools.chosen()))
+                .bestBefore();
+    }
+
+    /** Runs every gate and begins the batch: takes what it uses from the shelf and keeps what went in. */
+    public BatchService.BatchView start(BatchRequest request) {
+        if (once.repeated("batch", request.id(), batches::existsById, request)) {
+            return batchService.one(request.id());
+        }
+        Reckoned r = reckon(request);
+        if (!(r.outcome() instanceof Outcome.Feasible<? extends Batchable> feasible)) {
+            throw new Problem.Refused(r.findings());
+        }
+        notOnTheShelf(r);
+        LocalDate on = request.startedOn();
+        Checks.begin()
+                .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(!on.isAfter(people.today()), "startedOn", "must not be in the future")
+                .that(
+                        r.in().uses().stream()
+                                .map(Ingredients.Use::lot)
+                                .filter(l -> !l.form().supply())
+                                .allMatch(l -> !on.isBefore(l.madeOn())),
+                        "startedOn",
+                        "must not be before what goes in was there")
+                .done();
+        gatekeeper.pass("batch", request.id(), r.findings(), request.acknowledged());
+        Batchable plan = feasible.plan();
+        LotView lot = ledger.put(lotOf(request, r, plan));
+        r.in().uses()
+                .forEach(u -> ledger.take(
+                        u.lot().id(),
+                        lot.id(),
+                        Amount.of(u.amount(), u.lot().left().unit()),
+                        on));
+        Batch batch = new Batch(lot.id());
+        batch.kind = plan.form();
+        batch.startedOn = on;
+        Readiness ready = plan.ready();
+        batch.pressOn = ready.steeps() ? on.plusDays(ready.steepDays()) : null;
+        batch.status = switch (ready.kind()) {
+            case STEEPS -> BatchStatus.STEEPING;
+            case TO_FILL -> BatchStatus.PRESSED;
+            case AT_ONCE -> BatchStatus.FINISHED;
+        };
+        batch.yieldAmount = ready.steeps() ? null : (Double) plan.yield().low();
+        batch.plan = plans.write(stored(r, plan));
+        batch.coreVersion = CoreVersion.CURRENT;
+        batches.saveAndFlush(batch);
+        return batchService.one(batch.id);
+    }
+
+    private static void notOnTheShelf(Reckoned r) {
+        if (!r.in().missing().isEmpty()) {
+            throw new Problem.Refused(r.in().missing().stream()
+                    .map(m -> Finding.stop(
+                            "NOT_ON_THE_SHELF",
+                            m.name() + " was only described; nothing can be traced to it.",
+                            "Put it on the shelf first, or choose what stands there."))
+                    .toList());
+        }
+    }
+
+    private Ledger.NewLot lotOf(BatchRequest request, Reckoned r, Batchable plan) {
+        LocalDate on = request.startedOn();
+        boolean atOnce = plan.ready().kind() == Readiness.Kind.AT_ONCE;
+        String held = r.findings().stream()
+                .filter(f -> f.severity() == Severity.HOLD)
+                .map(Finding::message)
+                .findFirst()
+                .orElse(null);
+        Set<Trait> traits = EnumSet.noneOf(Trait.class);
+        traits.addAll(r.in().traits());
+        traits.addAll(plan.adds());
+        Life.Hours hours = plan.keeps().hours();
+        Instant from = on.equals(people.today())
+                ? clock.instant()
+                : on.atTime(LocalTime.NOON).atZone(people.zone()).toInstant();
+        return new Ledger.NewLot(
+                request.id(),
+                atOnce ? Stage.FILLED : Stage.BATCH,
+                plan.form(),
+                atOnce ? plan.form().vessel() : VesselKind.JAR,
+                request.name().strip(),
+                plan.yield().low(),
+                plan.strength().high() * 100,
+                plan.driedGPerUnit(),
+                r.in().herbsOf(),
+                // What is made for the outside never becomes anything else, whatever went in.
+                request.route() == Taxon.Route.EXTERNAL ? Taxon.Route.EXTERNAL : r.in().route(),
+                traits,
+                on,
+                plan.ready().steeps() && plan.keeps().inputs().isEmpty() ? null : keepsUntil(plan.keeps(), on),
+                hours == null ? null : from.plus(minutes(hours.afterMinutes() + hours.room() * 60)),
+                hours == null ? null : from.plus(minutes(hours.afterMinutes() + hours.cold() * 60)),
+                held == null ? Product.State.USABLE : Product.State.HOLD,
+                held,
+                "");
+    }
+
+    private static Duration minutes(double minutes) {
+        return Duration.ofSeconds(Math.round(minutes * 60));
+    }
+
+    private static StoredPlan stored(Reckoned r, Batchable plan) {
+        return new StoredPlan(
+                StoredPlan.SCHEMA,
+                plan.form(),
+                plan.steps(),
+                plan.facts(),
+                Range.of(plan.yield()),
+                plan.gPerMl(),
+                percent(plan),
+                plan.driedGPerUnit() == null ? null : Range.of(plan.driedGPerUnit()),
+                r.in().herbsOf(),
+                new StoredPlan.Kept(
+                        plan.keeps().form(),
+                        plan.keeps().mostDays(),
+                        plan.keeps().inputs().stream()
+                                .map(i -> new StoredPlan.Until(i.name(), i.bestBefore()))
+                                .toList(),
+                        null),
+                plan.ready().shaken(),
+                r.findings(),
+                new ArrayList<>(r.outcome().because()),
+                r.lessons());
+    }
+}

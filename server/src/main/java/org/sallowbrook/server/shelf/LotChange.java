@@ -1,0 +1,51 @@
+package org.sallowbrook.server.shelf;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.platform.Entry;
+
+/** What came into a lot or went out of it, in its unit. */
+@Entity
+@Table(name = "lot_change")
+class LotChange extends Entry {
+
+    enum What {
+        /** What there was when such lines began to be kept. */
+        BEFORE,
+        PUT,
+        TAKEN,
+        PRESSED,
+        FILLED,
+        DOSE,
+        DRIED,
+        FINISHED
+    }
+
+    UUID lotId = new UUID(0, 0);
+
+    @Enumerated(EnumType.STRING)
+    What what = What.PUT;
+
+    /** More than 0 for what came in. */
+    double delta;
+
+    /** The batch, bottle or dose it went into; null for none. */
+    @Nullable
+    UUID subjectId;
+
+    LocalDate onDay = LocalDate.EPOCH;
+    Instant at = Instant.EPOCH;
+    String notedBy = "";
+
+    protected LotChange() {}
+
+    LotChange(UUID id) {
+        super(id);
+    }
+}

@@ -1,0 +1,67 @@
+package org.sallowbrook.server.shelf;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
+import org.sallowbrook.core.measure.Unit;
+import org.sallowbrook.core.shelf.BoughtGate;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.Trait;
+import org.sallowbrook.core.shelf.VesselKind;
+import org.sallowbrook.server.platform.Range;
+
+/**
+ * A lot as it is shown.
+ *
+ * @param taxonId of what holds one plant only
+ * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
+ */
+public record LotView(
+        UUID id,
+        Long version,
+        String code,
+        Stage stage,
+        LotForm form,
+        VesselKind vessel,
+        String name,
+        @Nullable String taxonId,
+        Taxon.@Nullable Part part,
+        String unit,
+        Double amount,
+        Double remaining,
+        @Nullable Double strengthPercent,
+        @Nullable Range moisture,
+        @Nullable Range driedGPerUnit,
+        List<HerbView> herbs,
+        Taxon.Route route,
+        Set<Trait> traits,
+        LocalDate madeOn,
+        @Nullable LocalDate openedOn,
+        @Nullable LocalDate bestBefore,
+        @Nullable Instant roomUntil,
+        @Nullable Instant coldUntil,
+        Product.State state,
+        @Nullable String stateReason,
+        Boolean expired,
+        String place,
+        @Nullable String holder,
+        @Nullable String supplier,
+        BoughtGate.@Nullable Label label,
+        @Nullable String doubt) {
+
+    public boolean is(Trait trait) {
+        return traits.contains(trait);
+    }
+
+    /** What is left. */
+    public Amount left() {
+        return Amount.of(remaining, Unit.of(unit));
+    }
+}

@@ -1,0 +1,64 @@
+package org.sallowbrook.server.shelf;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.Trait;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lots as the gates of the bench and of dosing see them. */
+@Service
+@Transactional(readOnly = true)
+public class Products {
+
+    private final Lots lots;
+    private final LotReader reader;
+    private final HerbariumService herbarium;
+
+    Products(Lots lots, LotReader reader, HerbariumService herbarium) {
+        this.lots = lots;
+        this.reader = reader;
+        this.herbarium = herbarium;
+    }
+
+    /** Its state judged over its whole descent. */
+    public Product of(UUID id) {
+        return product(reader.judged(reader.find(id)));
+    }
+
+    /** What was in each of these; its state is the lot's own, not judged over its descent. For what is taken already. */
+    public Map<UUID, Product> contents(Collection<UUID> ids) {
+        return lots.findAllById(ids).stream().map(reader::view).collect(Collectors.toMap(LotView::id, this::product));
+    }
+
+    /** The constituent classes of every herb in a lot. */
+    public Set<Taxon.Constituent> constituents(LotView lot) {
+        return lot.herbs().stream()
+                .flatMap(h -> herbarium.taxon(h.taxonId()).constituents().stream())
+                .collect(Collectors.toSet());
+    }
+
+    private Product product(LotView view) {
+        double dried = view.herbs().stream().mapToDouble(HerbView::driedG).sum();
+        return new Product(
+                view.name(),
+                view.route(),
+                view.herbs().stream()
+                        .map(h -> new Product.Herb(
+                                herbarium.taxon(h.taxonId()), h.part(), dried > 0 ? h.driedG() / dried : 0))
+                        .toList(),
+                view.driedGPerUnit() == null ? null : view.driedGPerUnit().interval(),
+                view.strengthPercent() == null ? Strength.NONE : Strength.ofPercent(view.strengthPercent()),
+                view.bestBefore() == null ? LocalDate.MAX : view.bestBefore(),
+                view.state(),
+                view.is(Trait.HONEY));
+    }
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react'
+import type { Schemas } from '../api/client'
+import { useKeepsTo } from '../household/queries'
+import { Choose, Slider, Toggle } from '../ui/controls'
+import { BenchOf } from './BenchOf'
+import { firstHerb, HerbChoice, useHerbName, type HerbIn } from './Herbs'
+import { setPath } from './setPath'
+import { firstStock, Stock, type StockIn } from './Stock'
+import { PRESS, SPIRITS } from './Tincture'
+import { withLots } from './WithLots'
+
+type Request = Schemas['Covering']
+
+export const FillAndCover = withLots(function FillAndCover({ lots }) {
+  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 1, 'INTERNAL'))
+  const [spirit, setSpirit] = useState<StockIn>(() => firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200))
+  const [jarMl, setJarMl] = useState(250)
+  const [fill, setFill] = useState(60)
+  const keepsTo = useKeepsTo()
+  const [ownPress, setPress] = useState<Request['press']>()
+  const press = ownPress ?? (keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM')
+  const [outside, setOutside] = useState(false)
+  const body = {
+    kind: 'FILL_AND_COVER' as const,
+    herb: { lotId: herb.lotId, taxonId: herb.taxonId, part: herb.part, state: herb.state },
+    jarMl,
+    fillFraction: fill / 100,
+    spirit,
+    press,
+    route: outside ? ('EXTERNAL' as const) : ('INTERNAL' as const),
+  }
+  return (
+    <BenchOf
+      title="Fill and cover"
+      called={`${useHerbName(lots, [herb])} tincture, by eye`}
+      body={body}
+      onBody={(field, id) => {
+        const next = setPath({ herb, spirit }, field, id)
+        setHerb({ ...next.herb, massG: 1 })
+        setSpirit(next.spirit)
+      }}
+    >
+      <HerbChoice lots={lots} herb={herb} label="Herb" onChange={(c) => setHerb({ ...herb, ...c })} />
+      <Slider
+        label="Jar, brimful"
+        unit="mL"
+        value={jarMl}
+        min={50}
+        max={2000}
+        step={50}
+        onChange={setJarMl}
+      />
+      <Slider
+        label="Loose herb fills"
+        unit="% of it"
+        value={fill}
+        min={10}
+        max={100}
+        step={5}
+        onChange={setFill}
+      />
+      <Stock
+        label="Covered with"
+        lots={lots}
+        forms={['SPIRIT']}
+        value={spirit}
+        usual={SPIRITS}
+        onChange={setSpirit}
+      />
+      <Choose label="When to press" value={press} choices={PRESS} onChange={setPress} />
+      <Toggle label="For the outside of the body only" checked={outside} onChange={setOutside} />
+    </BenchOf>
+  )
+})

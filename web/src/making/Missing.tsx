@@ -1,0 +1,62 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { Schemas } from '../api/client'
+import { BoughtForm } from '../shelf/BoughtForm'
+import { SupplyForm } from '../shelf/SupplyForm'
+import { Button } from '../ui/controls'
+import { Section } from '../ui/page'
+
+type MissingView = Schemas['Missing']
+
+/** What was only described: it is put on the shelf here, and then the batch can begin. */
+export function Missing({
+  missing,
+  onPut,
+}: {
+  missing: MissingView[]
+  onPut: (field: string, lotId: string) => void
+}) {
+  const queries = useQueryClient()
+  const [open, setOpen] = useState('')
+  const put = async (field: string, lotId: string) => {
+    await queries.invalidateQueries({ queryKey: ['lots'] })
+    setOpen('')
+    onPut(`${field}.lotId`, lotId)
+  }
+  return (
+    <Section title="Not on the shelf yet">
+      <p className="text-soft mb-2 text-sm">
+        It is reckoned as described. To begin it, each of these must stand on the shelf, so that the bottle
+        can be traced to it.
+      </p>
+      <ul className="space-y-2">
+        {missing.map((m) => (
+          <li key={m.field}>
+            <div className="flex flex-wrap items-center justify-between gap-2">
+              <span className="font-medium">{m.name}</span>
+              <Button onClick={() => setOpen(open === m.field ? '' : m.field)}>
+                {open === m.field ? 'Leave it' : 'Put it on the shelf'}
+              </Button>
+            </div>
+            {open === m.field &&
+              (m.form === 'HERB' ? (
+                <BoughtForm
+                  taxon={m.taxonId}
+                  part={m.part}
+                  narrow
+                  onDone={(lot) => (lot ? void put(m.field, lot.id) : setOpen(''))}
+                />
+              ) : (
+                <SupplyForm
+                  form={m.form}
+                  name={m.name}
+                  narrow
+                  onDone={(lot) => (lot ? void put(m.field, lot.id) : setOpen(''))}
+                />
+              ))}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  )
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react'
+import { Slider } from '../ui/controls'
+import { BenchOf } from './BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
+import { setPath } from './setPath'
+import { Stock, type StockIn } from './Stock'
+import { SPIRITS, spiritsOf } from './Tincture'
+import { withLots } from './WithLots'
+
+export const Percolation = withLots(function Percolation({ lots }) {
+  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 50, 'INTERNAL'))
+  const [ratio, setRatio] = useState(5)
+  const [strength, setStrength] = useState(45)
+  const [drops, setDrops] = useState(40)
+  const [ownSpirits, setSpirits] = useState<StockIn[]>()
+  const spirits = ownSpirits ?? spiritsOf(lots)
+  const body = {
+    kind: 'PERCOLATION' as const,
+    herb,
+    ratio,
+    strengthPercent: strength,
+    spirits,
+    dropsPerMl: drops,
+    route: 'INTERNAL' as const,
+  }
+  return (
+    <BenchOf
+      title="Percolation"
+      called={`${useHerbName(lots, [herb])} percolate`}
+      body={body}
+      onBody={(field, id) => {
+        const next = setPath(body, field, id)
+        setHerb(next.herb)
+        setSpirits(next.spirits)
+      }}
+    >
+      <Herbs lots={lots} value={[herb]} more={false} onChange={([h]) => h && setHerb(h)} />
+      {spirits.every((s) => !s.lotId) && (
+        <Stock
+          label="Spirit"
+          lots={lots}
+          forms={['SPIRIT']}
+          value={spirits[0] ?? {}}
+          usual={SPIRITS}
+          onChange={(s) => setSpirits([s])}
+        />
+      )}
+      <Slider
+        label="Product, 1 g to"
+        unit="mL"
+        value={ratio}
+        min={2}
+        max={20}
+        step={0.5}
+        onChange={setRatio}
+      />
+      <Slider
+        label="Strength"
+        unit="% vol"
+        value={strength}
+        min={20}
+        max={96}
+        step={1}
+        onChange={setStrength}
+      />
+      <Slider
+        label="Drops of the tap"
+        unit="to 1 mL"
+        value={drops}
+        min={10}
+        max={60}
+        step={1}
+        onChange={setDrops}
+      />
+    </BenchOf>
+  )
+})

@@ -1,0 +1,68 @@
+import type { Schemas } from '../api/client'
+import { Choose } from '../ui/controls'
+import { Herbs } from './Herbs'
+import type { LotView } from './lots'
+
+export type TeaHerb = Schemas['TeaHerb']
+type Method = NonNullable<TeaHerb['method']>
+type Cut = NonNullable<TeaHerb['cut']>
+
+const METHODS: { value: Method | 'DERIVED'; label: string; hint: string }[] = [
+  { value: 'DERIVED', label: 'by the part', hint: 'soft parts infused, tough ones simmered' },
+  { value: 'INFUSION', label: 'infusion', hint: 'hot water, covered' },
+  { value: 'DECOCTION', label: 'decoction', hint: 'simmered' },
+  { value: 'LONG_INFUSION', label: 'long infusion', hint: 'hours, kept warm' },
+  { value: 'COLD_MACERATION', label: 'cold maceration', hint: 'overnight in the refrigerator' },
+]
+const CUTS: { value: Cut; label: string }[] = [
+  { value: 'CUT', label: 'cut' },
+  { value: 'WHOLE', label: 'whole' },
+  { value: 'POWDER', label: 'powdered' },
+]
+
+/** The herbs of one pot, each with its own way and cut. */
+export function TeaHerbs({
+  lots,
+  value,
+  onChange,
+  most,
+}: {
+  lots: LotView[]
+  value: TeaHerb[]
+  onChange: (herbs: TeaHerb[]) => void
+  most: number
+}) {
+  const set = (i: number, change: Partial<TeaHerb>) =>
+    onChange(value.map((h, k) => (k === i ? { ...h, ...change } : h)))
+  return (
+    <Herbs
+      lots={lots}
+      value={value.map((t) => t.herb)}
+      onChange={(herbs) =>
+        onChange(
+          herbs.map((herb) => ({
+            ...(value.find((t) => t.herb === herb || (t.herb.lotId && t.herb.lotId === herb.lotId)) ?? {}),
+            herb,
+          })),
+        )
+      }
+      most={most}
+      extra={(i) => (
+        <div className="grid grid-cols-[3fr_2fr] gap-2">
+          <Choose
+            label={value.length > 1 ? `How, herb ${i + 1}` : 'How'}
+            value={value[i]?.method ?? 'DERIVED'}
+            choices={METHODS}
+            onChange={(m) => set(i, { method: m === 'DERIVED' ? undefined : m })}
+          />
+          <Choose
+            label="It is"
+            value={value[i]?.cut ?? 'CUT'}
+            choices={CUTS}
+            onChange={(cut) => set(i, { cut })}
+          />
+        </div>
+      )}
+    />
+  )
+}
