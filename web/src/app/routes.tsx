@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/Shelf')).Shelf }) },
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/Lot')).Lot }) },
       { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
+      {
+        path: 'making/measures',
+        lazy: async () => ({ Component: (await import('../making/Measures')).Measures }),
+      },
       ...KINDS.map((k) => ({
         path: `making/${k.path}`,
         lazy: async () => ({ Component: await k.page() }),

@@ -7,7 +7,7 @@ import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { ScaleReader } from '../drying/ScaleReader'
 import { Button, ButtonLink, NumberInput } from '../ui/controls'
 import { nowIso } from '../ui/clock'
-import { Empty, Loaded, Page, ProblemNotice } from '../ui/page'
+import { Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
 import { useToday } from './queries'
 
@@ -50,21 +50,7 @@ export function Today() {
           actions={<ButtonLink to="/field">Go out to the field</ButtonLink>}
         >
           {data.tasks.length === 0 ? (
-            <Empty>
-              Nothing waits today. Look at a plant in the{' '}
-              <Link to="/field" className="underline">
-                field
-              </Link>
-              , reckon something at the{' '}
-              <Link to="/making" className="underline">
-                bench
-              </Link>
-              , or put what is there on the{' '}
-              <Link to="/shelf" className="underline">
-                shelf
-              </Link>
-              .
-            </Empty>
+            <Doors />
           ) : (
             <div className="gap-x-8 lg:columns-2">
               {Object.entries(HEADINGS).map(([kind, heading]) => {
@@ -89,6 +75,51 @@ export function Today() {
         </Page>
       )}
     </Loaded>
+  )
+}
+
+const DOORS = [
+  {
+    to: '/field/identify',
+    name: 'Look at a plant',
+    says: 'Answer what you see; it says what it may be, and what not.',
+  },
+  {
+    to: '/making',
+    name: 'Reckon something',
+    says: 'A tincture, a tea, a salve: from what you type, nothing has to be there.',
+  },
+  {
+    to: '/shelf?add=have',
+    name: 'Put on the shelf what is there',
+    says: 'Jars, bottles and spirits you have already.',
+  },
+  {
+    to: '/herbarium?show=season',
+    name: 'See what is in season',
+    says: 'What is gathered this month, and where it can be mistaken.',
+  },
+]
+
+/** Where a household begins that has nothing waiting. */
+function Doors() {
+  return (
+    <>
+      <p className="mb-3 text-lg">Nothing waits today. Begin where you like:</p>
+      <ul className="grid gap-3 sm:grid-cols-2">
+        {DOORS.map((d) => (
+          <li key={d.to}>
+            <Link
+              to={d.to}
+              className="bg-sheet border-line hover:border-water flex min-h-28 flex-col justify-center border-2 border-t-4 px-4 py-3"
+            >
+              <span className="text-xl font-semibold">{d.name}</span>
+              <span className="text-soft">{d.says}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }
 
@@ -216,7 +247,7 @@ function Doing({ task, today }: { task: Task; today: string }) {
             />
           </div>
           {task.kind === 'WEIGH' && (
-            <ScaleReader runId={task.subjectId} onStable={(g) => setAmount(String(g))} />
+            <ScaleReader load={{ dryingRunId: task.subjectId }} onStable={(g) => setAmount(String(g))} />
           )}
           <Button kind="main" type="submit" disabled={done.isPending}>
             Record

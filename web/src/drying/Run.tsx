@@ -147,7 +147,7 @@ function Weigh({ run }: { run: RunView }) {
         }}
       >
         <ScaleReader
-          runId={run.id}
+          load={{ dryingRunId: run.id }}
           onStable={(g) => {
             setMass(String(g))
             setFromScale(true)

@@ -1,12 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { Button } from '../ui/controls'
 import { figure } from '../ui/words'
 
 /** Reads the (simulated) kitchen scale: swings while it settles, then gives the stable weight once. */
-export function ScaleReader({ runId, onStable }: { runId: string; onStable: (grams: number) => void }) {
+export function ScaleReader({
+  load,
+  onStable,
+}: {
+  /** What lies on the simulated scale. */
+  load: Omit<Schemas['PlacementRequest'], 'id'>
+  onStable: (grams: number) => void
+}) {
   const [placement, setPlacement] = useState<string | null>(null)
   const given = useRef<string | null>(null)
   const reading = useQuery({
@@ -15,7 +22,7 @@ export function ScaleReader({ runId, onStable }: { runId: string; onStable: (gra
     queryFn: ({ signal }) =>
       ask(
         api.POST('/api/devices/scale/placements', {
-          body: { id: placement ?? '', dryingRunId: runId },
+          body: { id: placement ?? '', ...load },
           signal,
         }),
       ),

@@ -1,19 +1,24 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Danger } from '../ui/Danger'
 import { ButtonLink, Choose, Input } from '../ui/controls'
 import { Empty, Loaded, Page } from '../ui/page'
 import { STAGE } from '../ui/dictionary'
+import { isoToday } from '../ui/clock'
+import { month } from '../ui/words'
 import { PlantDrawing } from './drawing'
 import { useDrawings, useTaxa } from './queries'
 
-type Show = 'all' | 'gathered' | 'dangerous' | 'drafts'
+type Show = 'all' | 'gathered' | 'season' | 'dangerous' | 'drafts'
 type Summary = Schemas['TaxonSummary']
+
+const thisMonth = () => Number(isoToday().slice(5, 7))
 
 const shows: Record<Show, (t: Summary) => boolean> = {
   all: () => true,
   gathered: (t) => t.parts.length > 0,
+  season: (t) => t.gatheredIn.includes(thisMonth()),
   dangerous: (t) => t.danger === 'POISONOUS' || t.danger === 'DEADLY' || t.danger === 'IRRITANT',
   drafts: (t) => t.draft,
 }
@@ -30,7 +35,8 @@ function foundBy(t: Summary) {
 
 export function Herbarium() {
   const [q, setQ] = useState('')
-  const [show, setShow] = useState<Show>('all')
+  const [search] = useSearchParams()
+  const [show, setShow] = useState<Show>(search.get('show') === 'season' ? 'season' : 'all')
   const taxa = useTaxa(q)
   const drawings = useDrawings()
   return (
@@ -57,6 +63,7 @@ export function Herbarium() {
           choices={[
             { value: 'all', label: 'all cards' },
             { value: 'gathered', label: 'what is gathered' },
+            { value: 'season', label: `what is gathered in ${month(thisMonth())}` },
             { value: 'dangerous', label: 'what can harm' },
             { value: 'drafts', label: 'drafts' },
           ]}

@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { api, ask } from '../api/client'
 import { ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
+import { useKeepsTo } from '../household/queries'
 import { Past } from '../ui/Past'
 import { State } from '../ui/State'
 import { FORM } from '../ui/dictionary'
@@ -11,8 +12,17 @@ import { useBatches } from './queries'
 
 export function Bench() {
   const batches = useBatches()
+  const keepsTo = useKeepsTo()
   return (
-    <Page title="Bench" actions={<ButtonLink to="/schools">How this household works</ButtonLink>}>
+    <Page
+      title="Bench"
+      actions={
+        <>
+          <ButtonLink to="/making/measures">Spoons and handfuls</ButtonLink>
+          <ButtonLink to="/schools">How this household works</ButtonLink>
+        </>
+      }
+    >
       <div className="mb-4 grid gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-5">
         {GROUPS.map((g) => (
           <section key={g.name} aria-label={g.name}>
@@ -26,6 +36,9 @@ export function Bench() {
                   >
                     <span className="leading-tight font-semibold">{k.name}</span>
                     <span className="text-soft text-sm leading-tight">{k.says}</span>
+                    {k.school && keepsTo(k.school) && (
+                      <span className="text-lichen text-sm font-medium">this household’s way</span>
+                    )}
                   </Link>
                 </li>
               ))}

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { Choose, Slider } from '../ui/controls'
-import { PART } from '../ui/dictionary'
+import { MEASURE, PART } from '../ui/dictionary'
 import { herbLots, lotChoice, usable, type LotView } from './lots'
 
 export type HerbIn = Schemas['HerbIn']
@@ -9,6 +9,9 @@ type Part = NonNullable<HerbIn['part']>
 type State = NonNullable<HerbIn['state']>
 
 const DESCRIBED = 'described'
+const GRAMS = 'grams'
+type Measure = NonNullable<HerbIn['measure']>['unit']
+const MEASURES = Object.keys(MEASURE) as Measure[]
 const ANY = 'any'
 
 const STATES: { value: State; label: string }[] = [
@@ -17,8 +20,18 @@ const STATES: { value: State; label: string }[] = [
   { value: 'FRESH', label: 'fresh' },
 ]
 
-/** The oldest usable jar of the route wanted; where there is none, dried herb that is only described. */
-export function firstHerb(lots: LotView[], massG: number, route?: LotView['route']): HerbIn {
+/** The oldest usable jar of the route wanted, or a fresh basket; where there is none, dried herb that is only described. */
+export function firstHerb(
+  lots: LotView[],
+  massG: number,
+  route?: LotView['route'],
+  state: State = 'DRIED',
+): HerbIn {
+  const basket =
+    state === 'DRIED'
+      ? undefined
+      : herbLots(lots).find((l) => l.stage === 'HARVEST' && usable(l) && (!route || l.route === route))
+  if (basket) return { lotId: basket.id, state, massG: Math.min(massG, Math.floor(basket.remaining) || 1) }
   const jars = herbLots(lots).filter((l) => l.stage === 'STOCK' && usable(l))
   const jar = jars.find((l) => l.route === route) ?? (route === 'INTERNAL' ? undefined : jars[0])
   return jar ? { lotId: jar.id, massG: Math.min(massG, Math.floor(jar.remaining) || 1) } : { massG }
@@ -103,15 +116,44 @@ function HerbRow({
   return (
     <div className="space-y-2">
       <HerbChoice lots={lots} herb={herb} label={label} onChange={onChange} />
-      <Slider
-        label={`Amount of ${label.toLowerCase()}`}
-        unit={lot ? `g of ${Math.floor(lot.remaining)}` : 'g'}
-        value={herb.massG}
-        min={1}
-        max={most}
-        step={1}
-        onChange={(massG) => onChange({ massG })}
-      />
+      <div className="grid grid-cols-[2fr_3fr] items-end gap-2">
+        <Choose
+          label={`${label} in`}
+          value={herb.measure?.unit ?? GRAMS}
+          choices={[
+            { value: GRAMS, label: 'grams' },
+            ...MEASURES.map((m) => ({ value: m, label: MEASURE[m] })),
+          ]}
+          onChange={(unit) =>
+            onChange(
+              unit === GRAMS
+                ? { massG: 10, measure: undefined }
+                : { massG: undefined, measure: { unit: unit as Measure, amount: 2 } },
+            )
+          }
+        />
+        {herb.measure ? (
+          <Slider
+            label={`Amount of ${label.toLowerCase()}`}
+            unit=""
+            value={herb.measure.amount}
+            min={0.5}
+            max={40}
+            step={0.5}
+            onChange={(amount) => herb.measure && onChange({ measure: { ...herb.measure, amount } })}
+          />
+        ) : (
+          <Slider
+            label={`Amount of ${label.toLowerCase()}`}
+            unit={lot ? `g of ${Math.floor(lot.remaining)}` : 'g'}
+            value={herb.massG ?? 0}
+            min={1}
+            max={most}
+            step={1}
+            onChange={(massG) => onChange({ massG })}
+          />
+        )}
+      </div>
     </div>
   )
 }
@@ -151,6 +193,14 @@ export function HerbChoice({
         }
       />
       {described && <Described herb={herb} onChange={onChange} />}
+      {shelf.find((l) => l.id === herb.lotId)?.stage === 'HARVEST' && (
+        <Choose<State>
+          label="How it is"
+          value={herb.state ?? 'FRESH'}
+          choices={STATES.filter((s) => s.value !== 'DRIED')}
+          onChange={(state) => onChange({ state })}
+        />
+      )}
     </>
   )
 }

@@ -41,6 +41,7 @@ export function Missing({
             {open === m.field &&
               (m.form === 'HERB' ? (
                 <BoughtForm
+                  key={`${m.field} ${m.name}`}
                   taxon={m.taxonId}
                   part={m.part}
                   narrow
@@ -48,6 +49,7 @@ export function Missing({
                 />
               ) : (
                 <SupplyForm
+                  key={`${m.field} ${m.name}`}
                   form={m.form}
                   name={m.name}
                   narrow

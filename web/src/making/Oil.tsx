@@ -32,12 +32,20 @@ export function Oil() {
 }
 
 function OilBench({ lots }: { lots: LotView[] }) {
-  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 30, 'EXTERNAL')])
+  const keepsTo = useKeepsTo()
+  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
+  const herbs = ownHerbs ?? [
+    firstHerb(
+      lots,
+      30,
+      'EXTERNAL',
+      keepsTo('FRESH_IN_OIL') ? 'FRESH' : keepsTo('WILTED_IN_OIL') ? 'WILTED' : 'DRIED',
+    ),
+  ]
   const [carrier, setCarrier] = useState<StockIn>(() =>
     firstStock(lots, ['CARRIER_OIL'], { called: 'olive oil' }),
   )
   const [ratio, setRatio] = useState(7)
-  const keepsTo = useKeepsTo()
   const [ownMethod, setMethod] = useState<Request['method']>()
   const method = ownMethod ?? (keepsTo('SUN_OIL') ? 'SUN' : keepsTo('WARM_OIL') ? 'WARM' : 'COLD')
   const [eaten, setEaten] = useState(false)

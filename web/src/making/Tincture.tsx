@@ -45,13 +45,16 @@ export function Tincture() {
 function TinctureBench({ lots }: { lots: LotView[] }) {
   const [search] = useSearchParams()
   const asked = search.get('lot')
-  const [herbs, setHerbs] = useState<HerbIn[]>(() => [
-    asked ? { lotId: asked, massG: 20 } : firstHerb(lots, 20, 'INTERNAL'),
-  ])
+  const keepsTo = useKeepsTo()
+  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
+  const herbs = ownHerbs ?? [
+    asked
+      ? { lotId: asked, massG: 20 }
+      : firstHerb(lots, 20, 'INTERNAL', keepsTo('FRESH_PLANT') ? 'FRESH' : 'DRIED'),
+  ]
   const [ownRatio, setRatio] = useState<number>()
   const [ownStrength, setStrength] = useState<number>()
   const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
-  const keepsTo = useKeepsTo()
   const [ownWater, setWaterCounts] = useState<boolean>()
   const waterCounts = ownWater ?? keepsTo('PLANT_WATER_COUNTS')
   const [jarMl, setJarMl] = useState(250)

@@ -6,6 +6,8 @@ export interface Kind {
   group: string
   name: string
   says: string
+  /** The school of measuring that it is; the household's own is marked. */
+  school?: 'WEIGHT_TO_VOLUME' | 'FILL_AND_COVER' | 'PERCOLATION'
   page: () => Promise<ComponentType>
 }
 
@@ -15,6 +17,7 @@ export const KINDS: Kind[] = [
     group: 'In spirit',
     name: 'Tincture',
     says: 'herb weighed into spirit',
+    school: 'WEIGHT_TO_VOLUME',
     page: async () => (await import('./Tincture')).Tincture,
   },
   {
@@ -22,6 +25,7 @@ export const KINDS: Kind[] = [
     group: 'In spirit',
     name: 'Fill and cover',
     says: 'a jar filled by eye; every figure a range',
+    school: 'FILL_AND_COVER',
     page: async () => (await import('./FillAndCover')).FillAndCover,
   },
   {
@@ -29,6 +33,7 @@ export const KINDS: Kind[] = [
     group: 'In spirit',
     name: 'Percolation',
     says: 'spirit dripped through a powder',
+    school: 'PERCOLATION',
     page: async () => (await import('./Percolation')).Percolation,
   },
   {

@@ -5,8 +5,10 @@ export function setPath<T extends object>(body: T, path: string, id: string): T 
   const key = (match?.[1] ?? head) as keyof T
   const inner = (value: object): object => {
     if (rest.length === 1 && rest[0] === 'lotId') {
-      const mass = 'massG' in value ? { massG: value.massG } : {}
-      return { ...mass, lotId: id }
+      const kept = Object.fromEntries(
+        Object.entries(value).filter(([k, v]) => (k === 'massG' || k === 'measure') && v !== undefined),
+      )
+      return { ...kept, lotId: id }
     }
     return setPath(value, rest.join('.'), id)
   }

@@ -79,7 +79,7 @@ export function BoughtForm({
         save.mutate()
       }}
     >
-      <Section title="Herb from a shop">
+      <Section title="Herb that is there already, or from a shop">
         <div className={narrow ? 'grid gap-3' : 'grid gap-3 sm:grid-cols-2 lg:grid-cols-4'}>
           <Choose
             label="Plant"

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import { Button } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
@@ -32,22 +32,30 @@ const SHELVES: { title: string; on: (l: LotView) => boolean; empty: string }[] =
 
 export function Shelf() {
   const lots = useLots()
-  const [adding, setAdding] = useState<'herb' | 'supply' | null>(null)
+  const [search] = useSearchParams()
+  const [added, setAdded] = useState(0)
+  const [adding, setAdding] = useState<'herb' | 'supply' | null>(search.get('add') === 'have' ? 'herb' : null)
   const opens = (what: 'herb' | 'supply') => () => setAdding(adding === what ? null : what)
   return (
     <Page
       title="Shelf"
       actions={
         <>
-          <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'Add bought herb'}</Button>
+          <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'I already have herb'}</Button>
           <Button onClick={opens('supply')}>
-            {adding === 'supply' ? 'Leave it' : 'Add spirit, oil and the like'}
+            {adding === 'supply' ? 'Leave it' : 'I already have spirit, oil and the like'}
           </Button>
         </>
       }
     >
-      {adding === 'herb' && <BoughtForm onDone={() => setAdding(null)} />}
-      {adding === 'supply' && <SupplyForm onDone={() => setAdding(null)} />}
+      {/* Many in one sitting: the form stays for the next until it is left. */}
+      {adding === 'herb' && <BoughtForm key={`herb ${added}`} onDone={() => setAdded(added + 1)} />}
+      {adding === 'supply' && <SupplyForm key={`supply ${added}`} onDone={() => setAdded(added + 1)} />}
+      {adding && added > 0 && (
+        <p role="status" className="mb-3 font-medium">
+          {added} put on the shelf. Add the next, or leave it.
+        </p>
+      )}
       <Loaded query={lots}>
         {(all) => (
           <div className="grid gap-4 lg:grid-cols-3">

@@ -280,6 +280,20 @@ export const FORM: Record<Schemas['LotView']['form'], string> = {
   CREAM: 'cream',
 }
 
+/** What people measure with who have no scale. */
+export const MEASURE: Record<Schemas['MeasureView']['measure'], string> = {
+  LEVEL_TEASPOON: 'level teaspoons',
+  HEAPED_TEASPOON: 'heaped teaspoons',
+  LEVEL_TABLESPOON: 'level tablespoons',
+  HEAPED_TABLESPOON: 'heaped tablespoons',
+  CUP: 'cups',
+  HANDFUL: 'handfuls',
+  BOWLFUL: 'both hands full',
+  LEAF: 'leaves',
+  SPRIG: 'sprigs',
+  BUNDLE: 'bundles',
+}
+
 export const VESSEL: Record<Schemas['LotView']['vessel'], string> = {
   GROUND: 'ground',
   BASKET: 'basket',

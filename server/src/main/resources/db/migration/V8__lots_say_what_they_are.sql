@@ -118,3 +118,21 @@ create table batch_step (
     struck_reason varchar(300)
 );
 create unique index batch_step_step on batch_step (batch_id, step) where struck_at is null;
+
+-- What this household's spoon, cup or handful holds: weighed once, of one lot or one plant's part, or filled with water.
+create table house_measure (
+    id uuid primary key,
+    household_id uuid not null references household,
+    measure varchar(20) not null,
+    lot_id uuid references lot,
+    taxon_id varchar(80),
+    part varchar(20),
+    fresh boolean not null,
+    of_one double precision not null check (of_one > 0),
+    noted_on date not null,
+    noted_by varchar(120) not null,
+    struck_at timestamptz,
+    struck_by varchar(120),
+    struck_reason varchar(300)
+);
+create index house_measure_household on house_measure (household_id, measure);

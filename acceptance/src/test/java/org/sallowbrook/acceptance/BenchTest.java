@@ -80,6 +80,7 @@ public class BenchTest extends InBrowser {
         }
         assertThat(main()).containsText("Acidity at the end");
         assertThat(button("Start the batch")).isDisabled();
+        assertThat(main()).containsText("Honey can bring infant botulism");
         supply("", "500");
         assertThat(button("Leave it")).hasCount(0);
         supply("6", "750");
@@ -123,5 +124,74 @@ public class BenchTest extends InBrowser {
         tin.click();
         assertThat(main()).containsText("22 Jul 2026");
         accessible("a tin of cream");
+    }
+
+    @Test
+    public void atTheStoveTheWaitGoesOnAcrossAReload() {
+        go("/making/tea");
+        choose("Herb", "small-leaved lime, flower");
+        start("Tea at the stove");
+        link("At the stove, in large letters").click();
+        assertThat(main()).containsText("Step 1 of 4");
+        button("It was different").click();
+        field("What was really done").fill("4 g instead of 3");
+        // By a key, with both hands full.
+        button("Next step").click();
+        page.locator("h1").click();
+        page.keyboard().press("Space");
+        assertThat(main()).containsText("Step 3 of 4");
+        page.keyboard().press("Space");
+        Locator wait = page.getByRole(AriaRole.TIMER);
+        assertThat(wait).containsText(Pattern.compile("(10:00|9:\\d\\d) to wait"));
+        page.reload();
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText(Pattern.compile("9:\\d\\d to wait"));
+        accessible("at the stove");
+        // On another page it is told as well.
+        go("/shelf");
+        Locator notice = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Timers"));
+        assertThat(notice).containsText("Tea at the stove");
+        notice.getByRole(AriaRole.LINK).click();
+        button("Next step").click();
+        assertThat(main()).containsText("All steps are done");
+        assertThat(main()).containsText("Really: 4 g instead of 3.");
+        assertThat(notice).hasCount(0);
+        button("Back").click();
+        assertThat(main()).containsText("Step 4 of 4");
+    }
+
+    @Test
+    public void aSpoonWeighedOnceMakesTheRangeNarrow() {
+        go("/making/tea");
+        choose("Herb", "small-leaved lime, flower");
+        choose("Herb in", "heaped teaspoons");
+        Locator dried = page.locator("dt", new Page.LocatorOptions().setHasText("Dried herb in 1 mL"))
+                .locator("xpath=following-sibling::dd[1]");
+        assertThat(dried).containsText("–");
+        String wide = dried.innerText();
+        go("/making");
+        link("Spoons and handfuls").click();
+        choose("What you measure with", "heaped teaspoons");
+        choose("Filled with", "small-leaved lime, flower");
+        button("Read the scale").click();
+        assertThat(page.locator("output")).containsText("stable");
+        button("Keep it").click();
+        assertThat(main()).containsText("One of the heaped teaspoons of small-leaved lime");
+        accessible("measures");
+        go("/making/tea");
+        choose("Herb", "small-leaved lime, flower");
+        choose("Herb in", "heaped teaspoons");
+        assertThat(dried).not().hasText(wide);
+        org.assertj.core.api.Assertions.assertThat(spread(dried.innerText())).isLessThan(spread(wide) / 3);
+        go("/making/measures");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Was wrong")))
+                .first()
+                .click();
+        assertThat(main()).containsText("Nothing weighed yet");
+    }
+
+    /** High end over low end of "0.01 – 0.04 g". */
+    private static double spread(String range) {
+        String[] ends = range.replaceAll("[^0-9.–]", "").split("–");
+        return ends.length == 1 ? 1 : Double.parseDouble(ends[1]) / Double.parseDouble(ends[0]);
     }
 }

@@ -10,7 +10,7 @@ public class ShelfTest extends InBrowser {
     @Test
     public void herbWithADoubtfulLabelIsHeldAndALotCanBeCalledBack() {
         go("/shelf");
-        button("Add bought herb").click();
+        button("I already have herb").click();
         choose("Plant", "ramsons");
         choose("The label gives", "a common name only");
         field("How much").fill("1 1/2 oz");

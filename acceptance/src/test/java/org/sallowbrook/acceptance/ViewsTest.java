@@ -146,7 +146,7 @@ public class ViewsTest extends InBrowser {
     @Test
     public void errorsStandAtTheirField() {
         go("/shelf");
-        button("Add spirit, oil and the like").click();
+        button("I already have spirit, oil and the like").click();
         field("How much").fill("-5");
         field("Strength").fill("140");
         button("Put it on the shelf").click();
@@ -191,7 +191,7 @@ public class ViewsTest extends InBrowser {
     @Test
     public void anAmountIsTypedAsThePackageSaysIt() {
         go("/shelf");
-        button("Add spirit, oil and the like").click();
+        button("I already have spirit, oil and the like").click();
         choose("What", "spirit");
         field("Strength").fill("86 proof");
         field("Strength").blur();

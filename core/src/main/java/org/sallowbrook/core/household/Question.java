@@ -40,8 +40,8 @@ public enum Question {
     /** Whether the answer changes something the household can see; others wait until it does. */
     public boolean offered() {
         return switch (this) {
-            // Wait for a bench that fills by eye and percolates, takes fresh herb, and for books that are kept.
-            case MEASURING, PLANT_STATE, OIL_HERB, NAMES -> false;
+            // Waits for books that are kept.
+            case NAMES -> false;
             default -> true;
         };
     }

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.devices;
 
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,7 +13,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/devices/scale")
 class DevicesController {
 
-    record PlacementRequest(UUID id, UUID dryingRunId) {}
+    /** One of the two: a drying lot, or so many spoons or handfuls of something. */
+    record PlacementRequest(UUID id, @Nullable UUID dryingRunId, KitchenScale.@Nullable Spoonful spoonful) {}
 
     private final KitchenScale scale;
 
@@ -22,7 +24,7 @@ class DevicesController {
 
     @PostMapping("/placements")
     KitchenScale.Reading place(@RequestBody PlacementRequest request) {
-        return scale.place(request.id(), request.dryingRunId());
+        return scale.place(request.id(), request.dryingRunId(), request.spoonful());
     }
 
     @GetMapping("/placements/{id}")

@@ -5,9 +5,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -47,13 +49,16 @@ class KitchenScale {
 
     /** Kept for every instance alike, of this household only. */
     @Transactional
-    Reading place(UUID placementId, UUID runId) {
-        DryingService.RunView run = drying.one(runId);
+    Reading place(UUID placementId, @Nullable UUID runId, @Nullable Spoonful spoonful) {
+        Checks.begin()
+                .that((runId == null) != (spoonful == null), "dryingRunId", "or a spoonful must lie on the scale")
+                .done();
+        double truth = runId == null ? spoons(java.util.Objects.requireNonNull(spoonful)) : truth(drying.one(runId));
         Placement known = find(placementId);
         if (known != null) {
             return read(placementId, known);
         }
-        Placement placement = new Placement(clock.instant(), truth(run));
+        Placement placement = new Placement(clock.instant(), truth);
         jdbc.sql("delete from scale_placement where at < ?")
                 .params(at(placement.at().minus(FORGOTTEN_AFTER)))
                 .update();
@@ -93,6 +98,36 @@ class KitchenScale {
         double fading = 1 - (double) since.toMillis() / SETTLING.toMillis();
         double swing = Math.sin(since.toMillis() / 90.0) * SWING * fading;
         return new Reading(id, State.SETTLING, (double) Math.round(placement.trueG() * (1 + swing)));
+    }
+
+    /**
+     * @param measure as a household names it, such as HEAPED_TEASPOON
+     * @param of what they are filled with; null for water
+     */
+    record Spoonful(String measure, Double count, @Nullable UUID of) {}
+
+    /** What the spoons and hands of this simulated kitchen hold, in mL; not what any reckoning takes them to hold. */
+    private static final Map<String, Double> SIMULATED_ML = Map.of(
+            "LEVEL_TEASPOON", 4.7,
+            "HEAPED_TEASPOON", 9.6,
+            "LEVEL_TABLESPOON", 14.1,
+            "HEAPED_TABLESPOON", 29.0,
+            "CUP", 236.0,
+            "HANDFUL", 128.0,
+            "BOWLFUL", 570.0,
+            "LEAF", 1.3,
+            "SPRIG", 9.0,
+            "BUNDLE", 310.0);
+
+    private static double spoons(Spoonful s) {
+        Double ml = SIMULATED_ML.get(s.measure());
+        Checks.begin()
+                .that(ml != null, "spoonful.measure", "must be one of " + SIMULATED_ML.keySet())
+                .range("spoonful.count", s.count(), 1, 1000)
+                .done();
+        // Each herb lies loose or close in its own way, the same each time.
+        double gPerMl = s.of() == null ? 1 : 0.10 + new Random(s.of().hashCode()).nextDouble() * 0.15;
+        return java.util.Objects.requireNonNull(ml) * s.count() * gPerMl;
     }
 
     /** What the lot would weigh now: on along its curve, or a little less than last time. */

@@ -33,6 +33,7 @@ import org.springframework.web.bind.annotation.RestController;
 class HerbariumController {
 
     /** @param foundBy the name that matched, when it is not the one shown; null when nothing was searched */
+    /** @param gatheredIn months in which one of its parts is gathered, at the reference latitude */
     record TaxonSummary(
             String id,
             String name,
@@ -42,6 +43,7 @@ class HerbariumController {
             Boolean draft,
             Group group,
             List<Taxon.Part> parts,
+            List<Integer> gatheredIn,
             @Nullable FoundView foundBy) {}
 
     /** The most dangerous plant it is taken for. */
@@ -209,6 +211,11 @@ class HerbariumController {
                 t.draft(),
                 t.group(),
                 t.parts().stream().map(Taxon.UsedPart::part).toList(),
+                t.parts().stream()
+                        .flatMap(p -> p.months().stream())
+                        .distinct()
+                        .sorted()
+                        .toList(),
                 found);
     }
 

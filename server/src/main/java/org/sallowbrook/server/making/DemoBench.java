@@ -23,7 +23,7 @@ public class DemoBench {
     }
 
     private static HerbIn herb(UUID jar, double massG) {
-        return new HerbIn(jar, null, null, null, massG);
+        return new HerbIn(jar, null, null, null, massG, null);
     }
 
     private static StockIn stock(UUID lot) {

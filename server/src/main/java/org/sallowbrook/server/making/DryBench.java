@@ -38,7 +38,7 @@ class DryBench implements Bench<DryBench.Blending> {
         in.drawHerbs(herbs);
         return DryBatch.of(
                 herbs.stream()
-                        .map(h -> new DryBatch.Part(h.name(), h.massG(), h.moisture()))
+                        .map(h -> new DryBatch.Part(h.name(), h.massG(), h.moisture(), h.massRangeG()))
                         .toList(),
                 request.ground(),
                 herbs.stream()

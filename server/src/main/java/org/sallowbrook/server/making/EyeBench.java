@@ -52,7 +52,7 @@ class EyeBench implements Bench<EyeBench.Covering> {
     @Override
     public Outcome<EyeBatch> reckon(Covering request, Ingredients in) {
         EyeHerb h = request.herb();
-        Ingredients.Herb herb = in.herb(new HerbIn(h.lotId(), h.taxonId(), h.part(), h.state(), 1.0), "herb");
+        Ingredients.Herb herb = in.herb(new HerbIn(h.lotId(), h.taxonId(), h.part(), h.state(), 1.0, null), "herb");
         Ingredients.Stock spirit = in.stock(request.spirit(), Set.of(LotForm.SPIRIT), "spirit");
         Interval bulk = herb.bulkDensityGPerMl() != null
                 ? herb.bulkDensityGPerMl()

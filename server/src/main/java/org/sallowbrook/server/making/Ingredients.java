@@ -13,6 +13,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.making.vessel.BulkDensity;
 import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -35,6 +36,7 @@ final class Ingredients {
     private static final Interval WILTED = Interval.of(0.45, 0.65);
     private static final Interval FRESH = Interval.of(0.60, 0.90);
     private static final double PLENTY = 1_000_000;
+    private static final double WIDE = 1.3;
 
     /**
      * @param lot null for what is only described
@@ -49,6 +51,7 @@ final class Ingredients {
             Tincture.State state,
             Moisture moisture,
             double massG,
+            Interval massRangeG,
             @Nullable Interval bulkDensityGPerMl,
             Set<Taxon.Constituent> constituents) {
 
@@ -89,6 +92,7 @@ final class Ingredients {
     private final ShelfService shelf;
     private final DryingService drying;
     private final HerbariumService herbarium;
+    private final Measures measures;
     private final LocalDate today;
     private final Map<UUID, LotView> herbs = new LinkedHashMap<>();
     private final Map<UUID, Use> uses = new LinkedHashMap<>();
@@ -96,7 +100,9 @@ final class Ingredients {
     private final List<MakingGate.Ingredient> described = new ArrayList<>();
     private final List<Missing> missing = new ArrayList<>();
 
-    Ingredients(ShelfService shelf, DryingService drying, HerbariumService herbarium, LocalDate today) {
+    Ingredients(
+            ShelfService shelf, DryingService drying, HerbariumService herbarium, Measures measures, LocalDate today) {
+        this.measures = measures;
         this.shelf = shelf;
         this.drying = drying;
         this.herbarium = herbarium;
@@ -115,7 +121,13 @@ final class Ingredients {
     }
 
     Herb herb(HerbIn in, String field) {
-        Checks.begin().positive(field + ".massG", in.massG()).done();
+        Checks.begin()
+                .that((in.massG() == null) != (in.measure() == null), field + ".massG", "or a measure is needed")
+                .that(
+                        in.massG() == null || in.massG() >= Checks.SMALLEST && in.massG() <= Checks.LARGEST,
+                        field + ".massG",
+                        "must be above 0")
+                .done();
         if (in.lotId() == null) {
             return described(in, field);
         }
@@ -137,7 +149,11 @@ final class Ingredients {
         }
         Taxon taxon = lot.taxonId() == null ? null : herbarium.taxon(lot.taxonId());
         boolean fresh = lot.stage() == Stage.HARVEST;
-        Tincture.State state = fresh ? Tincture.State.FRESH : Tincture.State.DRIED;
+        // A basket may have wilted a day; a jar is dry.
+        Tincture.State state = !fresh
+                ? Tincture.State.DRIED
+                : in.state() == Tincture.State.WILTED ? Tincture.State.WILTED : Tincture.State.FRESH;
+        Interval mass = mass(in, lot.id(), lot.taxonId(), lot.part(), state, taxon, lot.name());
         return new Herb(
                 lot.name(),
                 lot,
@@ -147,7 +163,8 @@ final class Ingredients {
                 lot.moisture() == null
                         ? moisture(state, taxon, lot.part())
                         : lot.moisture().moisture(),
-                in.massG(),
+                mass.mid(),
+                mass,
                 bulk(taxon, lot.part(), state),
                 lot.herbs().stream()
                         .flatMap(h -> herbarium.taxon(h.taxonId()).constituents().stream())
@@ -173,6 +190,7 @@ final class Ingredients {
                     pyrrolizidine,
                     null));
         }
+        Interval mass = mass(in, null, in.taxonId(), in.part(), state, taxon, name);
         return new Herb(
                 name,
                 null,
@@ -180,9 +198,43 @@ final class Ingredients {
                 in.part(),
                 state,
                 moisture(state, taxon, in.part()),
-                in.massG(),
+                mass.mid(),
+                mass,
                 bulk(taxon, in.part(), state),
                 taxon == null ? Set.of() : taxon.constituents());
+    }
+
+    /** As weighed; or a range, by this household's own spoons and handfuls, with what would narrow it. */
+    private Interval mass(
+            HerbIn in,
+            @Nullable UUID lot,
+            @Nullable String taxonId,
+            Taxon.@Nullable Part part,
+            Tincture.State state,
+            @Nullable Taxon taxon,
+            String name) {
+        HerbIn.Spoons measure = in.measure();
+        if (measure == null) {
+            return Interval.exactly(java.util.Objects.requireNonNull(in.massG()));
+        }
+        Interval bulk = bulk(taxon, part, state);
+        boolean fresh = state == Tincture.State.FRESH;
+        Interval grams = measures.grams(
+                measure.unit(),
+                measure.amount(),
+                lot,
+                taxonId,
+                part,
+                fresh,
+                bulk == null ? BulkDensity.general(part, fresh) : bulk);
+        if (grams.high() > grams.low() * WIDE) {
+            noticed.add(Finding.note(
+                    "MEASURED_WITHOUT_A_SCALE",
+                    Words.figure(measure.amount()) + " " + Words.lower(measure.unit()) + " of " + name + " may be "
+                            + Words.range(grams, "g") + "; every figure below is a range because of it.",
+                    "Weigh it once, or weigh this measure of it once on the page of measures."));
+        }
+        return grams;
     }
 
     private static Moisture moisture(Tincture.State state, @Nullable Taxon taxon, Taxon.@Nullable Part part) {

@@ -56,6 +56,7 @@ public class Making {
     private final Ledger ledger;
     private final DryingService drying;
     private final HerbariumService herbarium;
+    private final Measures measures;
     private final PeopleService people;
     private final SchoolService schools;
     private final Gatekeeper gatekeeper;
@@ -71,6 +72,7 @@ public class Making {
             Ledger ledger,
             DryingService drying,
             HerbariumService herbarium,
+            Measures measures,
             PeopleService people,
             SchoolService schools,
             Gatekeeper gatekeeper,
@@ -84,6 +86,7 @@ public class Making {
         this.ledger = ledger;
         this.drying = drying;
         this.herbarium = herbarium;
+        this.measures = measures;
         this.people = people;
         this.schools = schools;
         this.gatekeeper = gatekeeper;
@@ -99,7 +102,7 @@ public class Making {
         @SuppressWarnings("unchecked")
         Bench<R> bench = (Bench<R>)
                 Objects.requireNonNull(benches.get(request.getClass()), () -> "no bench for " + request.getClass());
-        Ingredients in = new Ingredients(shelf, drying, herbarium, people.today());
+        Ingredients in = new Ingredients(shelf, drying, herbarium, measures, people.today());
         Outcome<? extends Batchable> outcome = bench.reckon(request, in);
         List<Finding> findings = in.findings(request.route());
         findings.addAll(outcome.findings());

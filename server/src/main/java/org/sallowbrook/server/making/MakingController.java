@@ -22,8 +22,10 @@ class MakingController {
     private final BatchService batches;
     private final Making making;
     private final Kitchen kitchen;
+    private final Measures measures;
 
-    MakingController(BatchService batches, Making making, Kitchen kitchen) {
+    MakingController(BatchService batches, Making making, Kitchen kitchen, Measures measures) {
+        this.measures = measures;
         this.kitchen = kitchen;
         this.batches = batches;
         this.making = making;
@@ -52,6 +54,22 @@ class MakingController {
     @PostMapping("/batches")
     BatchService.BatchView start(@RequestBody BatchRequest request) {
         return making.start(request);
+    }
+
+    /** What this household's own spoons, cups and handfuls hold. */
+    @GetMapping("/measures")
+    List<Measures.MeasureView> measures() {
+        return measures.all();
+    }
+
+    @PostMapping("/measures")
+    Measures.MeasureView measure(@RequestBody Measures.MeasureRequest request) {
+        return measures.add(request);
+    }
+
+    @PostMapping("/measures/{id}/strike")
+    List<Measures.MeasureView> strikeMeasure(@PathVariable UUID id, @RequestBody Measures.StrikeRequest request) {
+        return measures.strike(id, request);
     }
 
     @GetMapping("/batches/{id}/kitchen")

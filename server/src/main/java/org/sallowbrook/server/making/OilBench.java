@@ -56,7 +56,7 @@ class OilBench implements Bench<OilBench.Infusing> {
         Outcome<OilBatch> outcome = OilBatch.of(
                 new InfusedOil.Recipe(
                         herbs.stream()
-                                .map(h -> new InfusedOil.Herb(h.name(), h.massG(), h.moisture()))
+                                .map(h -> new InfusedOil.Herb(h.name(), h.massG(), h.moisture(), h.massRangeG()))
                                 .toList(),
                         request.ratio(),
                         carrier.name(),

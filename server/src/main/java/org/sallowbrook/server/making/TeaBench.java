@@ -95,7 +95,8 @@ class TeaBench implements Bench<TeaBench.Brewing> {
                     h.massG(),
                     h.bulkDensityGPerMl(),
                     w.method(),
-                    w.minutes()));
+                    w.minutes(),
+                    h.massRangeG()));
         }
         in.drawHerbs(herbs);
         return new Tea.Recipe(wantedMl, null, core, liquid.words, null, purpose, schools.chosen());

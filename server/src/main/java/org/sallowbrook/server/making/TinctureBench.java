@@ -93,7 +93,7 @@ class TinctureBench implements Bench<TinctureBench.Tincturing> {
     }
 
     static Tincture.Herb herb(Ingredients.Herb h) {
-        return new Tincture.Herb(h.name(), h.partName(), h.massG(), h.state(), h.moisture(), null);
+        return new Tincture.Herb(h.name(), h.partName(), h.massG(), h.state(), h.moisture(), null, h.massRangeG());
     }
 
     static Blend.Bottle bottle(Ingredients.Stock s) {

@@ -34,7 +34,8 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
 
     private static final double AS_DRIED = 0.90;
 
-    public record Part(String name, double massG, Moisture moisture) {
+    /** @param massRangeG what it may be where it was measured without a scale */
+    public record Part(String name, double massG, Moisture moisture, Interval massRangeG) {
         public Part {
             Checks.begin().positive("massG", massG).done();
         }
@@ -97,7 +98,9 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
 
     @Override
     public Interval yield() {
-        return Interval.exactly(massG());
+        return Interval.of(
+                parts.stream().mapToDouble(p -> p.massRangeG().low()).sum(),
+                parts.stream().mapToDouble(p -> p.massRangeG().high()).sum());
     }
 
     @Override

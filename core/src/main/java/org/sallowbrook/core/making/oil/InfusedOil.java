@@ -49,9 +49,18 @@ public final class InfusedOil {
         }
     }
 
-    public record Herb(String name, double massG, Moisture moisture) {
+    /** @param massRangeG what it may be where it was measured without a scale */
+    public record Herb(String name, double massG, Moisture moisture, Interval massRangeG) {
         public Herb {
-            Checks.begin().positive("massG", massG).done();
+            Checks.begin()
+                    .positive("massG", massG)
+                    .positive("massRangeG", massRangeG.low())
+                    .done();
+        }
+
+        /** Weighed. */
+        public Herb(String name, double massG, Moisture moisture) {
+            this(name, massG, moisture, Interval.exactly(massG));
         }
     }
 

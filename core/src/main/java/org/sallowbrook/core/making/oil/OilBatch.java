@@ -51,10 +51,13 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
 
     @Override
     public @Nullable Interval driedGPerUnit() {
-        double dried = recipe.herbs().stream()
-                .mapToDouble(h -> h.massG() * (1 - h.moisture().mid()) / (1 - DRY_MOISTURE))
-                .sum();
-        return Interval.exactly(dried / plan.oilMl());
+        double low = 0;
+        double high = 0;
+        for (InfusedOil.Herb h : recipe.herbs()) {
+            low += h.massRangeG().low() * (1 - h.moisture().high()) / (1 - DRY_MOISTURE);
+            high += h.massRangeG().high() * (1 - h.moisture().low()) / (1 - DRY_MOISTURE);
+        }
+        return Interval.of(low / plan.oilMl(), high / plan.oilMl());
     }
 
     private static final double DRY_MOISTURE = 0.10;

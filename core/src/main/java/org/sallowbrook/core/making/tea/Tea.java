@@ -127,6 +127,7 @@ public final class Tea {
      * @param measure or massG, not both; with neither, the herb takes an equal part of the wanted strength
      * @param bulkDensityGPerMl of the lot, or the card's range; null when unknown
      * @param minutes steeping or simmering; null for the method's usual
+     * @param massRangeG what massG may be, where it was measured without a scale; null where it was weighed
      */
     public record Herb(
             String name,
@@ -137,7 +138,23 @@ public final class Tea {
             @Nullable Double massG,
             @Nullable Interval bulkDensityGPerMl,
             @Nullable Method method,
-            @Nullable Double minutes) {
+            @Nullable Double minutes,
+            @Nullable Interval massRangeG) {
+
+        /** Weighed, or measured here. */
+        public Herb(
+                String name,
+                @Nullable String form,
+                MethodChoice.Cut cut,
+                Set<Constituent> constituents,
+                @Nullable Measure measure,
+                @Nullable Double massG,
+                @Nullable Interval bulkDensityGPerMl,
+                @Nullable Method method,
+                @Nullable Double minutes) {
+            this(name, form, cut, constituents, measure, massG, bulkDensityGPerMl, method, minutes, null);
+        }
+
         public Herb {
             constituents = Set.copyOf(constituents);
             Checks checks = Checks.begin()
@@ -345,7 +362,7 @@ public final class Tea {
 
     private static Interval massG(Herb herb, Recipe recipe, Because because) {
         if (herb.massG() != null) {
-            return Interval.exactly(herb.massG());
+            return herb.massRangeG() == null ? Interval.exactly(herb.massG()) : herb.massRangeG();
         }
         Measure measure = herb.measure();
         if (measure == null) {

@@ -57,16 +57,39 @@ public final class Tincture {
         FINAL
     }
 
-    /** @param bulkDensityGPerMl as it lies in the jar; null when unknown */
+    /**
+     * @param massG as weighed, or the middle of what it may be
+     * @param bulkDensityGPerMl as it lies in the jar; null when unknown
+     * @param massRangeG what it may be where it was measured without a scale
+     */
     public record Herb(
             String name,
             String part,
             double massG,
             State state,
             Moisture moisture,
-            @Nullable Double bulkDensityGPerMl) {
+            @Nullable Double bulkDensityGPerMl,
+            Interval massRangeG) {
+
+        /** Weighed. */
+        public Herb(
+                String name,
+                String part,
+                double massG,
+                State state,
+                Moisture moisture,
+                @Nullable Double bulkDensityGPerMl) {
+            this(name, part, massG, state, moisture, bulkDensityGPerMl, Interval.exactly(massG));
+        }
+
         public Herb {
-            Checks checks = Checks.begin().positive("massG", massG);
+            Checks checks = Checks.begin()
+                    .positive("massG", massG)
+                    .positive("massRangeG", massRangeG.low())
+                    .that(
+                            !(massG < massRangeG.low()) && !(massG > massRangeG.high()),
+                            "massG",
+                            "must lie within its range");
             if (bulkDensityGPerMl != null) {
                 checks.positive("bulkDensityGPerMl", bulkDensityGPerMl);
             }
@@ -195,29 +218,37 @@ public final class Tincture {
     }
 
     /** What the herbs of one jar weigh together, and the share of each by dried equivalent. */
-    record Sums(double massG, Interval waterG, List<Share> shares) {
+    record Sums(double massG, Interval massRangeG, Interval waterG, Interval dryG, List<Share> shares) {
 
         static Sums of(List<Herb> herbs) {
             double mass = 0;
+            double light = 0;
+            double heavy = 0;
             double low = 0;
             double high = 0;
+            double leastWet = 0;
+            double mostWet = 0;
             for (Herb herb : herbs) {
                 mass += herb.massG();
-                low += herb.massG() * herb.moisture().low();
-                high += herb.massG() * herb.moisture().high();
+                light += herb.massRangeG().low();
+                heavy += herb.massRangeG().high();
+                low += herb.massRangeG().low() * herb.moisture().low();
+                high += herb.massRangeG().high() * herb.moisture().high();
+                leastWet += herb.massRangeG().high() * herb.moisture().low();
+                mostWet += herb.massRangeG().low() * herb.moisture().high();
             }
-            double dry = mass - (low + high) / 2;
+            double dry = herbs.stream()
+                    .mapToDouble(h -> h.massG() * (1 - h.moisture().mid()))
+                    .sum();
             return new Sums(
                     mass,
+                    Interval.of(light, heavy),
                     Interval.of(low, high),
+                    Interval.of(light - mostWet, heavy - leastWet),
                     herbs.stream()
                             .map(h -> new Share(
                                     h.name(), h.massG() * (1 - h.moisture().mid()) / dry))
                             .toList());
-        }
-
-        Interval dryG() {
-            return Interval.of(massG - waterG.high(), massG - waterG.low());
         }
     }
 
@@ -320,9 +351,11 @@ public final class Tincture {
                     "mL");
             because.equation(
                     "Herb in 1 mL",
-                    Words.exact(massG, "g") + " / " + Words.exact(liquidMl.high(), "mL"),
-                    Words.exact(massG, "g") + " / " + Words.exact(liquidMl.low(), "mL"),
-                    Interval.of(massG / liquidMl.high(), massG / liquidMl.low()),
+                    Words.exact(sums.massRangeG().low(), "g") + " / " + Words.exact(liquidMl.high(), "mL"),
+                    Words.exact(sums.massRangeG().high(), "g") + " / " + Words.exact(liquidMl.low(), "mL"),
+                    Interval.of(
+                            sums.massRangeG().low() / liquidMl.high(),
+                            sums.massRangeG().high() / liquidMl.low()),
                     "g/mL");
             Interval dried = Interval.of(
                     leastDry / (1 - DRIED_MOISTURE) / liquidMl.high(), mostDry / (1 - DRIED_MOISTURE) / liquidMl.low());
@@ -341,7 +374,9 @@ public final class Tincture {
                             liquidMl,
                             drainedMl,
                             pressedMl,
-                            Interval.of(massG / liquidMl.high(), massG / liquidMl.low()),
+                            Interval.of(
+                                    sums.massRangeG().low() / liquidMl.high(),
+                                    sums.massRangeG().high() / liquidMl.low()),
                             dried,
                             sums.shares(),
                             jar(menstruumMl)),
@@ -365,7 +400,11 @@ public final class Tincture {
             return String.join(
                     " + ",
                     recipe.herbs().stream()
-                            .map(h -> Words.exact(h.massG(), "g") + " × "
+                            .map(h -> Words.exact(
+                                            low
+                                                    ? h.massRangeG().low()
+                                                    : h.massRangeG().high(),
+                                            "g") + " × "
                                     + Words.exact(
                                             low
                                                     ? h.moisture().low()

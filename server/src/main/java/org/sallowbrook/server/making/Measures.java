@@ -1,0 +1,161 @@
+package org.sallowbrook.server.making;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.vessel.HouseMeasure;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.LotView;
+import org.sallowbrook.server.shelf.ShelfService;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** This household's own spoons, cups and handfuls: weighed once, and kept. */
+@Service
+@Transactional
+class Measures {
+
+    private static final int MOST = 200;
+
+    /**
+     * @param lotId the herb that was weighed; null where the measure was filled with water
+     * @param count how many of them were weighed together
+     * @param grams what they weighed; of water so many mL
+     */
+    record MeasureRequest(
+            UUID id, HouseMeasure measure, @Nullable UUID lotId, Double count, Double grams) {}
+
+    record StrikeRequest(String reason) {}
+
+    /** @param of the herb's name; null for water */
+    record MeasureView(
+            UUID id, HouseMeasure measure, @Nullable String of, Double ofOne, LocalDate on, String by) {}
+
+    private final MeasuredOnces measures;
+    private final ShelfService shelf;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final Once once;
+    private final Clock clock;
+
+    Measures(
+            MeasuredOnces measures,
+            ShelfService shelf,
+            HerbariumService herbarium,
+            PeopleService people,
+            Once once,
+            Clock clock) {
+        this.measures = measures;
+        this.shelf = shelf;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.once = once;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    List<MeasureView> all() {
+        return measures.findAllByOrderByNotedOnDescIdDesc(Limit.of(MOST)).stream()
+                .map(this::view)
+                .toList();
+    }
+
+    MeasureView add(MeasureRequest request) {
+        if (once.repeated("measure", request.id(), measures::existsById, request)) {
+            return view(find(request.id()));
+        }
+        Checks checks = Checks.begin()
+                .range("count", request.count(), 1, 1000)
+                .range("grams", request.grams(), 0.05, 20_000)
+                .that(
+                        request.lotId() != null || request.measure().volumeMl() != null,
+                        "lotId",
+                        "must name the herb: this measure holds no water");
+        checks.done();
+        double ofOne = request.grams() / request.count();
+        MeasuredOnce m = new MeasuredOnce(request.id());
+        m.measure = request.measure();
+        m.ofOne = ofOne;
+        m.notedOn = people.today();
+        m.notedBy = Member.current().displayName();
+        if (request.lotId() == null) {
+            Interval usual = java.util.Objects.requireNonNull(request.measure().volumeMl());
+            Checks.begin()
+                    .that(
+                            ofOne > usual.low() / 4 && ofOne < usual.high() * 4,
+                            "grams",
+                            "are far from what such a measure holds; weigh it again, empty scale at zero")
+                    .done();
+        } else {
+            LotView lot = shelf.lot(request.lotId());
+            Checks.begin()
+                    .that(lot.form() == LotForm.HERB, "lotId", "must name a jar or a basket of herb")
+                    .done();
+            m.lotId = lot.id();
+            m.taxonId = lot.taxonId();
+            m.part = lot.part();
+            m.fresh = lot.stage() == Stage.HARVEST;
+        }
+        return view(measures.saveAndFlush(m));
+    }
+
+    /** A weighing that was wrong leaves every reckoning. */
+    List<MeasureView> strike(UUID id, StrikeRequest request) {
+        Checks.begin()
+                .that(!request.reason().isBlank() && request.reason().length() <= 300, "reason", "must say why")
+                .done();
+        MeasuredOnce m = find(id);
+        m.strike(clock.instant(), request.reason());
+        measures.saveAndFlush(m);
+        return all();
+    }
+
+    /** How many grams so many of a measure are: of this very lot, else of the plant's part, else by volume. */
+    Interval grams(
+            HouseMeasure measure,
+            double amount,
+            @Nullable UUID lot,
+            @Nullable String taxon,
+            Taxon.@Nullable Part part,
+            boolean fresh,
+            Interval bulkGPerMl) {
+        List<MeasuredOnce> known = measures.findAllByMeasureOrderByNotedOnDescIdDesc(measure, Limit.of(MOST));
+        List<Double> ofLot = of(known, m -> lot != null && lot.equals(m.lotId));
+        List<Double> weighed = !ofLot.isEmpty()
+                ? ofLot
+                : of(known, m -> taxon != null && taxon.equals(m.taxonId) && m.part == part && m.fresh == fresh);
+        return measure.grams(amount, weighed, of(known, m -> m.taxonId == null && m.lotId == null), bulkGPerMl);
+    }
+
+    private static List<Double> of(List<MeasuredOnce> known, Predicate<MeasuredOnce> which) {
+        return known.stream().filter(which).map(m -> m.ofOne).toList();
+    }
+
+    private MeasuredOnce find(UUID id) {
+        return measures.findById(id).orElseThrow(() -> new Problem.NotFound("measure"));
+    }
+
+    private MeasureView view(MeasuredOnce m) {
+        String taxon = m.taxonId;
+        return new MeasureView(
+                m.id,
+                m.measure,
+                taxon == null ? null : herbarium.taxon(taxon).commonName() + (m.fresh ? ", fresh" : ""),
+                m.ofOne,
+                m.notedOn,
+                m.notedBy);
+    }
+}
