@@ -100,6 +100,13 @@ export const KINDS: Kind[] = [
     page: async () => (await import('./Cream')).Cream,
   },
   {
+    path: 'poultice',
+    group: 'Oil and skin',
+    name: 'Poultice',
+    says: 'crushed herb on a cloth',
+    page: async () => (await import('./Poultice')).Poultice,
+  },
+  {
     path: 'dry',
     group: 'Dry',
     name: 'Tea mixture, powder',

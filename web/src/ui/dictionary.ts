@@ -275,6 +275,7 @@ export const FORM: Record<Schemas['LotView']['form'], string> = {
   ICE_CUBES: 'ice cubes',
   TEA_MIXTURE: 'tea mixture',
   POWDER: 'powder',
+  POULTICE: 'poultice',
   INFUSED_OIL: 'infused oil',
   SALVE: 'salve',
   CREAM: 'cream',

@@ -37,6 +37,7 @@ public enum LotForm {
     ICE_CUBES(Unit.ML, VesselKind.BAG),
     TEA_MIXTURE(Unit.G, VesselKind.BAG),
     POWDER(Unit.G, VesselKind.JAR),
+    POULTICE(Unit.G, VesselKind.JAR),
     INFUSED_OIL(Unit.ML, VesselKind.BOTTLE),
     SALVE(Unit.G, VesselKind.TIN),
     CREAM(Unit.G, VesselKind.TIN);

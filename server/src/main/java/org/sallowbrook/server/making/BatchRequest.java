@@ -21,6 +21,7 @@ public sealed interface BatchRequest
                 SyrupBench.Sweetening,
                 CubesBench.Icing,
                 DryBench.Blending,
+                PoulticeBench.Poulticing,
                 OilBench.Infusing,
                 SalveBench.Salving,
                 CreamBench.Creaming {

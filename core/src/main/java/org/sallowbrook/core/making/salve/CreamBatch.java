@@ -12,6 +12,7 @@ import org.sallowbrook.core.making.Readiness;
 import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.vessel.Vessel;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
@@ -29,6 +30,7 @@ public record CreamBatch(
     private static final double G_PER_ML = 0.95;
 
     public CreamBatch {
+        Checks.begin().range("jarMl", jarMl, 1, 20_000).done();
         inputs = List.copyOf(inputs);
     }
 

@@ -1,0 +1,387 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Every kind of preparation passes the same door: the gates, the shelf, the numbers, whatever is made. */
+public class KindsTest extends ServerTest {
+
+    private Client ilse;
+    private Chain chain;
+    private UUID tea;
+    private final Map<String, UUID> stock = new HashMap<>();
+
+    @BeforeClass
+    public void household() {
+        ilse = as("ilse");
+        chain = new Chain(ilse, today(), now());
+        for (Object[] s : new Object[][] {
+            {"SPIRIT", 40},
+            {"CARRIER_OIL", null},
+            {"WAX", null},
+            {"VINEGAR", 6},
+            {"HONEY", null},
+            {"GLYCERINE", 99},
+            {"WINE", 18},
+            {"SUGAR", null},
+            {"EMULSIFIER", null}
+        }) {
+            Map<String, Object> body = new HashMap<>(Map.of(
+                    "id",
+                    id(),
+                    "form",
+                    s[0],
+                    "name",
+                    s[0].equals("WAX") ? "beeswax" : "kinds " + s[0],
+                    "amount",
+                    5000,
+                    "denatured",
+                    false,
+                    "open",
+                    false,
+                    "place",
+                    ""));
+            if (s[1] != null) {
+                body.put("strengthPercent", s[1]);
+            }
+            ilse.post("/api/shelf/supplies", body).expect(200);
+            stock.put((String) s[0], (UUID) body.get("id"));
+        }
+        tea = id();
+        ilse.post("/api/making/batches", request("TEA", tea)).expect(200);
+    }
+
+    private static Map<String, Object> lot(UUID id) {
+        return Map.of("lotId", id);
+    }
+
+    private Map<String, Object> herb() {
+        return new HashMap<>(Map.of("lotId", chain.jar, "massG", 3));
+    }
+
+    /** Something that can be made of the chain's jar, bottle or tea. */
+    private Map<String, Object> request(String kind, UUID id) {
+        Map<String, Object> body = new HashMap<>(Map.of(
+                "id", id, "kind", kind.split(" ")[0], "name", "of " + kind, "startedOn", today(), "route", "INTERNAL"));
+        body.put("acknowledged", List.of());
+        switch (kind) {
+            case "TINCTURE" ->
+                body.putAll(Map.of(
+                        "herbs",
+                        List.of(herb()),
+                        "ratio",
+                        5,
+                        "waterCounts",
+                        false,
+                        "basis",
+                        "MENSTRUUM",
+                        "strengthPercent",
+                        40,
+                        "spirits",
+                        List.of(lot(stock.get("SPIRIT"))),
+                        "press",
+                        "EARLY"));
+            case "FILL_AND_COVER" ->
+                body.putAll(Map.of(
+                        "herb",
+                        lot(chain.jar),
+                        "jarMl",
+                        50,
+                        "fillFraction",
+                        0.3,
+                        "spirit",
+                        lot(stock.get("SPIRIT")),
+                        "press",
+                        "EARLY"));
+            case "PERCOLATION" ->
+                body.putAll(Map.of(
+                        "herb",
+                        herb(),
+                        "ratio",
+                        5,
+                        "strengthPercent",
+                        40,
+                        "spirits",
+                        List.of(lot(stock.get("SPIRIT"))),
+                        "dropsPerMl",
+                        30));
+            case "STEEPED VINEGAR" -> body.putAll(steeped("VINEGAR"));
+            case "STEEPED GLYCERINE" -> body.putAll(steeped("GLYCERINE"));
+            case "STEEPED HONEY" -> body.putAll(steeped("HONEY"));
+            case "STEEPED WINE" -> body.putAll(steeped("WINE"));
+            case "TEA" -> body.putAll(Map.of("herbs", List.of(Map.of("herb", herb())), "wantedMl", 300));
+            case "WASH" ->
+                body.putAll(Map.of("herbs", List.of(Map.of("herb", herb())), "wantedMl", 200, "use", "GARGLE"));
+            case "SYRUP" ->
+                body.putAll(Map.of(
+                        "liquid",
+                        lot(tea),
+                        "liquidMl",
+                        20,
+                        "sweet",
+                        lot(stock.get("SUGAR")),
+                        "honey",
+                        false,
+                        "sugarPercent",
+                        66));
+            case "ICE_CUBES" -> body.putAll(Map.of("liquid", lot(tea), "volumeMl", 40, "holeMl", 20, "holes", 12));
+            case "DRY" -> body.putAll(Map.of("herbs", List.of(herb()), "ground", false));
+            case "POULTICE" -> body.putAll(Map.of("herbs", List.of(herb())));
+            case "INFUSED_OIL" ->
+                body.putAll(Map.of(
+                        "herbs",
+                        List.of(herb()),
+                        "ratio",
+                        7,
+                        "carrier",
+                        lot(stock.get("CARRIER_OIL")),
+                        "method",
+                        "COLD",
+                        "route",
+                        "EXTERNAL"));
+            case "FORMULA" ->
+                body.putAll(Map.of(
+                        "parts",
+                        List.of(Map.of("from", lot(chain.bottle), "volumeMl", 2, "tastes", List.of())),
+                        "bottles",
+                        List.of()));
+            case "CREAM" ->
+                body.putAll(Map.of(
+                        "totalG",
+                        30,
+                        "oil",
+                        lot(stock.get("CARRIER_OIL")),
+                        "oilPercent",
+                        30,
+                        "emulsifier",
+                        lot(stock.get("EMULSIFIER")),
+                        "emulsifierPercent",
+                        5,
+                        "water",
+                        lot(tea),
+                        "jarMl",
+                        15));
+            default -> throw new IllegalArgumentException(kind);
+        }
+        body.put("acknowledged", REASONS);
+        return body;
+    }
+
+    private static final List<Map<String, String>> REASONS = List.of(
+                    "STRENGTH_IMPLAUSIBLE",
+                    "CREAM_UNPRESERVED",
+                    "NO_HONEY_UNDER_ONE",
+                    "INTACT_SKIN_ONLY",
+                    "DUST",
+                    "DRAINING_MAY_GIVE_NOTHING",
+                    "HERB_NOT_COVERED",
+                    "SYRUP_WEAK")
+            .stream()
+            .map(c -> Map.of("code", c, "reason", "tried on purpose"))
+            .toList();
+
+    private Map<String, Object> steeped(String into) {
+        return Map.of("herbs", List.of(herb()), "ratio", 10, "into", into, "liquid", lot(stock.get(into)));
+    }
+
+    @DataProvider
+    public Object[][] kinds() {
+        return new Object[][] {
+            {"TINCTURE", "TINCTURE"},
+            {"FILL_AND_COVER", "TINCTURE"},
+            {"PERCOLATION", "TINCTURE"},
+            {"STEEPED VINEGAR", "HERBAL_VINEGAR"},
+            {"STEEPED GLYCERINE", "GLYCERITE"},
+            {"STEEPED HONEY", "HERBAL_HONEY"},
+            {"STEEPED WINE", "HERBAL_WINE"},
+            {"TEA", "TEA"},
+            {"WASH", "WASH"},
+            {"SYRUP", "SYRUP"},
+            {"ICE_CUBES", "ICE_CUBES"},
+            {"DRY", "TEA_MIXTURE"},
+            {"POULTICE", "POULTICE"},
+            {"INFUSED_OIL", "INFUSED_OIL"},
+            {"FORMULA", "MIXTURE"},
+            {"CREAM", "CREAM"},
+        };
+    }
+
+    @Test(dataProvider = "kinds")
+    public void isMadeOnceSavedAndTracedToItsStand(String kind, String form) {
+        UUID id = id();
+        Map<String, Object> asked = request(kind, id);
+        JsonNode checked =
+                ilse.post("/api/making/batches/check", asked).expect(200).body();
+        assertThat(checked.path("feasible").asBoolean()).as(checked.toString()).isTrue();
+        assertThat(checked.at("/plan/vessel/contents").size()).isPositive();
+        ilse.post("/api/making/batches", asked).expect(200);
+        ilse.post("/api/making/batches", asked).expect(200);
+        asked.put("name", "another");
+        ilse.post("/api/making/batches", asked).expect(409);
+        JsonNode lot = ilse.get("/api/shelf/lots/" + id).expect(200).body();
+        assertThat(lot.path("form").asString()).isEqualTo(form);
+        assertThat(lot.path("herbs").toString()).contains("stinging-nettle");
+        assertThat(lot.path("traits").toString().contains("HONEY")).isEqualTo(kind.contains("HONEY"));
+        assertThat(ilse.get("/api/tracing/lots/" + id).body().path("upstream").toString())
+                .contains(chain.stand.toString());
+        assertThat(ilse.get("/api/making/batches/" + id + "/kitchen")
+                        .body()
+                        .path("steps")
+                        .size())
+                .isPositive();
+        var label = ilse.get("/api/shelf/lots/" + id + "/label.pdf")
+                .expect(200)
+                .raw()
+                .body();
+        assertThat(label.length).isGreaterThan(1000);
+    }
+
+    @Test(dataProvider = "kinds")
+    public void refusesWhatMakesNoSense(String kind, String form) {
+        for (String field : request(kind, id()).keySet()) {
+            if (List.of("acknowledged", "kind", "route").contains(field)) {
+                continue;
+            }
+            Map<String, Object> without = request(kind, id());
+            without.remove(field);
+            // A cream may be of plain water.
+            if (!field.equals("water")) {
+                assertThat(ilse.post("/api/making/batches", without).expect(400).wrongFields())
+                        .as(kind + " without " + field)
+                        .contains(field);
+            }
+            Map<String, Object> odd = request(kind, id());
+            odd.put(field, odd.get(field) instanceof Number ? -1 : List.of(List.of()));
+            assertThat(ilse.post("/api/making/batches", odd).status())
+                    .as(kind + " with an odd " + field)
+                    .isEqualTo(400);
+        }
+    }
+
+    @Test
+    public void anUnknownKindIsNamed() {
+        Map<String, Object> odd = request("TEA", id());
+        odd.put("kind", "POTION");
+        assertThat(ilse.post("/api/making/batches/check", odd).expect(400).wrongFields())
+                .containsExactly("kind");
+        odd.remove("kind");
+        assertThat(ilse.post("/api/making/batches/check", odd).expect(400).wrongFields())
+                .containsExactly("kind");
+    }
+
+    @Test
+    public void whatIsOnlyDescribedIsReckonedAndNotBegun() {
+        Map<String, Object> described = request("STEEPED VINEGAR", id());
+        described.put("herbs", List.of(Map.of("taxonId", "marsh-mallow", "part", "ROOT", "massG", 10)));
+        described.put("liquid", Map.of("called", "wine vinegar", "strengthPercent", 6));
+        JsonNode reckoned =
+                ilse.post("/api/making/batches/check", described).expect(200).body();
+        assertThat(reckoned.path("feasible").asBoolean()).isTrue();
+        assertThat(reckoned.path("missing").size()).isEqualTo(2);
+        assertThat(ilse.post("/api/making/batches", described).expect(422).codes())
+                .containsOnly("NOT_ON_THE_SHELF");
+        // The gates speak of a plant that is only thought of as well.
+        described.put("herbs", List.of(Map.of("taxonId", "common-comfrey", "part", "ROOT", "massG", 10)));
+        assertThat(ilse.post("/api/making/batches/check", described).expect(200).codes())
+                .contains("PYRROLIZIDINE");
+    }
+
+    @Test
+    public void hoursThatAreOverAreOver() {
+        UUID id = id();
+        ilse.post("/api/making/batches", request("TEA", id)).expect(200);
+        JsonNode fresh = ilse.get("/api/shelf/lots/" + id).body();
+        assertThat(fresh.path("expired").asBoolean()).isFalse();
+        assertThat(Duration.between(
+                        now(), java.time.Instant.parse(fresh.path("coldUntil").asString())))
+                .isBetween(Duration.ofHours(24), Duration.ofHours(25));
+        var before = now();
+        later(Duration.ofHours(25));
+        assertThat(ilse.get("/api/shelf/lots/" + id).body().path("expired").asBoolean())
+                .isTrue();
+        assertThat(ilse.post("/api/dosing/courses", chain.course(id(), chain.person, id, 1))
+                        .codes())
+                .contains("EXPIRED");
+        later(Duration.between(now(), before));
+    }
+
+    @Test(
+            dependsOnMethods = {
+                "isMadeOnceSavedAndTracedToItsStand",
+                "refusesWhatMakesNoSense",
+                "hoursThatAreOverAreOver"
+            })
+    public void aDoubtedStandStopsEveryKind() {
+        int version = ilse.get("/api/field/stands/" + chain.stand)
+                .body()
+                .path("version")
+                .asInt();
+        ilse.change("POST", "/api/tracing/stands/" + chain.stand + "/doubt", Map.of("reason", "not nettle"), version)
+                .expect(200);
+        for (Object[] kind : kinds()) {
+            assertThat(ilse.post("/api/making/batches", request((String) kind[0], id()))
+                            .expect(422)
+                            .codes())
+                    .as((String) kind[0])
+                    .contains("QUARANTINED");
+        }
+    }
+
+    @Test
+    public void ahandfulIsWeighedOnceAndAWrongWeighingLeaves() {
+        Map<String, Object> asked = request("DRY", id());
+        asked.put("herbs", List.of(Map.of("lotId", chain.jar, "measure", Map.of("unit", "HANDFUL", "amount", 1))));
+        double wide = spread(asked);
+        UUID id = id();
+        Map<String, Object> weighing =
+                Map.of("id", id, "measure", "HANDFUL", "lotId", chain.jar, "count", 2, "grams", 24);
+        ilse.post("/api/making/measures", weighing).expect(200);
+        ilse.post("/api/making/measures", weighing).expect(200);
+        assertThat(spread(asked)).isLessThan(1.2).isLessThan(wide);
+        as("lantern")
+                .post("/api/making/measures/" + id + "/strike", Map.of("reason", "mine"))
+                .expect(404);
+        ilse.post("/api/making/measures/" + id + "/strike", Map.of("reason", "two hands"))
+                .expect(200);
+        assertThat(spread(asked)).isEqualTo(wide);
+        Map<String, Object> both = request("DRY", id());
+        both.put(
+                "herbs",
+                List.of(Map.of("lotId", chain.jar, "massG", 3, "measure", Map.of("unit", "HANDFUL", "amount", 1))));
+        ilse.post("/api/making/batches/check", both).expect(400);
+    }
+
+    private double spread(Map<String, Object> asked) {
+        JsonNode yield =
+                ilse.post("/api/making/batches/check", asked).expect(200).body().at("/plan/yield");
+        return yield.path("high").asDouble() / yield.path("low").asDouble();
+    }
+
+    @Test
+    public void aStepIsTickedOnceInOrderAndStruckOut() {
+        UUID id = id();
+        ilse.post("/api/making/batches", request("TEA", id)).expect(200);
+        String path = "/api/making/batches/" + id + "/steps";
+        ilse.post(path, Map.of("id", id(), "step", 1)).expect(409);
+        Map<String, Object> first = Map.of("id", id(), "step", 0, "really", "4 g");
+        ilse.post(path, first).expect(200);
+        JsonNode twice = ilse.post(path, first).expect(200).body();
+        assertThat(twice.path("at").asInt()).isEqualTo(1);
+        assertThat(twice.at("/done/0/really").asString()).isEqualTo("4 g");
+        JsonNode back = ilse.post(path + "/back", Map.of("reason", "not yet"))
+                .expect(200)
+                .body();
+        assertThat(back.path("at").asInt()).isZero();
+        assertThat(back.path("done").size()).isZero();
+        ilse.post(path, Map.of("id", id(), "step", 0)).expect(200);
+    }
+}

@@ -1,0 +1,20 @@
+import { useState } from 'react'
+import { BenchOf } from './BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
+import { setPath } from './setPath'
+import { withLots } from './WithLots'
+
+export const Poultice = withLots(function Poultice({ lots }) {
+  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 30, 'EXTERNAL', 'FRESH')])
+  const body = { kind: 'POULTICE' as const, herbs }
+  return (
+    <BenchOf
+      title="Poultice"
+      called={`${useHerbName(lots, herbs)} poultice`}
+      body={body}
+      onBody={(field, id) => setHerbs(setPath({ herbs }, field, id).herbs)}
+    >
+      <Herbs lots={lots} value={herbs} onChange={setHerbs} />
+    </BenchOf>
+  )
+})
