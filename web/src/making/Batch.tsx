@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { Button, ButtonLink, Input, NumberInput } from '../ui/controls'
+import { Button, ButtonLink, Choose, Input, NumberInput } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
@@ -15,6 +15,7 @@ import { useBatch } from './queries'
 import { useKitchen } from './useKitchen'
 
 type BatchView = Schemas['BatchView']
+type Water = NonNullable<BatchView['water']>
 
 export function Batch() {
   const { id = '' } = useParams()
@@ -86,6 +87,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
           )}
           {batch.asksSpoon && <Spoon batch={batch} />}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
+          {batch.status === 'PRESSED' && batch.water && <Settle batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
           {batch.containers.length > 0 && (
             <Section title="Filled from it">
@@ -193,15 +195,23 @@ function Spoon({ batch }: { batch: BatchView }) {
   )
 }
 
+const WATERS: { value: Water; label: string; hint: string }[] = [
+  { value: 'NONE_SEEN', label: 'no water seen', hint: 'after it settled overnight' },
+  { value: 'SEEN', label: 'water lies under it', hint: 'a layer, drops or a cloud' },
+  { value: 'PARTED', label: 'water was there; the oil is poured off', hint: 'two weeks, cold, for the skin' },
+]
+
 function Press({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [amount, setAmount] = useState('')
+  const [water, setWater] = useState<Water>('NONE_SEEN')
+  const oil = batch.kind === 'INFUSED_OIL'
   const press = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/press', {
           params: { path: { id: batch.id }, header: ifMatch(batch.version) },
-          body: { yieldAmount: number(amount), on: isoToday() },
+          body: { yieldAmount: number(amount), on: isoToday(), ...(oil ? { water } : {}) },
         }),
       ),
     onSuccess: () => queries.invalidateQueries(),
@@ -222,11 +232,49 @@ function Press({ batch }: { batch: BatchView }) {
           onChange={setAmount}
           hint={`expected ${range(batch.plan.yield)} ${batch.plan.unit}`}
         />
+        {oil && <Choose label="Under the oil" value={water} choices={WATERS} onChange={setWater} />}
         <ProblemNotice error={press.error} />
         <Button type="submit" disabled={press.isPending}>
           Record the pressing
         </Button>
       </form>
+    </Section>
+  )
+}
+
+/** Water under a pressed oil: it is held until the oil is poured off. */
+function Settle({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const settle = useMutation({
+    mutationFn: (water: Water) =>
+      ask(
+        api.POST('/api/making/batches/{id}/settle', {
+          params: { path: { id: batch.id }, header: ifMatch(batch.version) },
+          body: { water },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  if (batch.water === 'PARTED') {
+    return (
+      <p className="text-amber font-medium">It was poured off water: two weeks, cold, for the skin only.</p>
+    )
+  }
+  return (
+    <Section title="Under the oil">
+      <p className="mb-2">
+        {batch.water === 'SEEN'
+          ? 'Pour the oil off the water; throw the cloudy rest away.'
+          : 'No water was seen. Look again before you fill it.'}
+      </p>
+      <ProblemNotice error={settle.error} />
+      <Button
+        kind={batch.water === 'SEEN' ? 'main' : 'quiet'}
+        disabled={settle.isPending}
+        onClick={() => settle.mutate(batch.water === 'SEEN' ? 'PARTED' : 'SEEN')}
+      >
+        {batch.water === 'SEEN' ? 'The oil is poured off' : 'There is water under it after all'}
+      </Button>
     </Section>
   )
 }

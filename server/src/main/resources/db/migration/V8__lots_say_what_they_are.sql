@@ -136,3 +136,6 @@ create table house_measure (
     struck_reason varchar(300)
 );
 create index house_measure_household on house_measure (household_id, measure);
+
+-- What lay under a pressed oil once it had settled.
+alter table batch add column water varchar(12);

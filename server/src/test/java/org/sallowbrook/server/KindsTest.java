@@ -65,7 +65,7 @@ public class KindsTest extends ServerTest {
     }
 
     private Map<String, Object> herb() {
-        return new HashMap<>(Map.of("lotId", chain.jar, "massG", 3));
+        return new HashMap<>(Map.of("lotId", chain.jar, "massG", 2));
     }
 
     /** Something that can be made of the chain's jar, bottle or tea. */
@@ -318,7 +318,10 @@ public class KindsTest extends ServerTest {
             dependsOnMethods = {
                 "isMadeOnceSavedAndTracedToItsStand",
                 "refusesWhatMakesNoSense",
-                "hoursThatAreOverAreOver"
+                "hoursThatAreOverAreOver",
+                "waterUnderAnOilHoldsItUntilItIsPartedAndShortensItsLife",
+                "aHandfulIsWeighedOnceAndAWrongWeighingLeaves",
+                "aStepIsTickedOnceInOrderAndStruckOut"
             })
     public void aDoubtedStandStopsEveryKind() {
         int version = ilse.get("/api/field/stands/" + chain.stand)
@@ -337,7 +340,7 @@ public class KindsTest extends ServerTest {
     }
 
     @Test
-    public void ahandfulIsWeighedOnceAndAWrongWeighingLeaves() {
+    public void aHandfulIsWeighedOnceAndAWrongWeighingLeaves() {
         Map<String, Object> asked = request("DRY", id());
         asked.put("herbs", List.of(Map.of("lotId", chain.jar, "measure", Map.of("unit", "HANDFUL", "amount", 1))));
         double wide = spread(asked);
@@ -356,7 +359,7 @@ public class KindsTest extends ServerTest {
         Map<String, Object> both = request("DRY", id());
         both.put(
                 "herbs",
-                List.of(Map.of("lotId", chain.jar, "massG", 3, "measure", Map.of("unit", "HANDFUL", "amount", 1))));
+                List.of(Map.of("lotId", chain.jar, "massG", 2, "measure", Map.of("unit", "HANDFUL", "amount", 1))));
         ilse.post("/api/making/batches/check", both).expect(400);
     }
 
@@ -383,5 +386,39 @@ public class KindsTest extends ServerTest {
         assertThat(back.path("at").asInt()).isZero();
         assertThat(back.path("done").size()).isZero();
         ilse.post(path, Map.of("id", id(), "step", 0)).expect(200);
+    }
+
+    @Test
+    public void waterUnderAnOilHoldsItUntilItIsPartedAndShortensItsLife() {
+        UUID id = id();
+        ilse.post("/api/making/batches", request("INFUSED_OIL", id)).expect(200);
+        String path = "/api/making/batches/" + id;
+        assertThat(ilse.change("POST", path + "/press", Map.of("yieldAmount", 12, "on", today()), chain.version(id))
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("water");
+        ilse.change(
+                        "POST",
+                        path + "/press",
+                        Map.of("yieldAmount", 12, "on", today(), "water", "SEEN"),
+                        chain.version(id))
+                .expect(200);
+        Map<String, Object> bottles =
+                Map.of("containers", List.of(Map.of("capacityMl", 10, "count", 1)), "on", today(), "place", "");
+        assertThat(ilse.change("POST", path + "/containers", bottles, chain.version(id))
+                        .expect(422)
+                        .codes())
+                .contains("ON_HOLD");
+        ilse.change("POST", path + "/settle", Map.of("water", "NONE_SEEN"), chain.version(id))
+                .expect(409);
+        ilse.change("POST", path + "/settle", Map.of("water", "PARTED"), chain.version(id))
+                .expect(200);
+        JsonNode bottle = ilse.change("POST", path + "/containers", bottles, chain.version(id))
+                .expect(200)
+                .body()
+                .get(0);
+        assertThat(bottle.path("bestBefore").asString())
+                .isEqualTo(today().plusDays(14).toString());
+        assertThat(bottle.path("route").asString()).isEqualTo("EXTERNAL");
     }
 }

@@ -13,6 +13,8 @@ import org.sallowbrook.core.drying.Rack;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.dry.DryBatch;
+import org.sallowbrook.core.making.dry.PoulticeBatch;
 import org.sallowbrook.core.making.oil.Evaporation;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.oil.OilRecord;
@@ -78,6 +80,7 @@ final class WorkedExamples {
         spirit(all);
         tinctures(all);
         water(all);
+        dry(all);
         drying(all);
         oils(all);
         keeping(all);
@@ -135,6 +138,20 @@ final class WorkedExamples {
                 Tincture.Basis.MENSTRUUM,
                 70));
         all.add(example("Tincture", "300 g of wilted valerian 1:3, the plant's water counted", counted));
+        Tincture.Result byHand = Tincture.plan(tincture(
+                List.of(new Tincture.Herb(
+                        "nettle, two handfuls",
+                        "LEAF",
+                        22,
+                        Tincture.State.DRIED,
+                        Moisture.of(0.08, 0.12),
+                        null,
+                        Interval.of(8, 36))),
+                5,
+                false,
+                Tincture.Basis.MENSTRUUM,
+                45));
+        all.add(example("Tincture", "Two handfuls of dried nettle that nobody weighed, 1:5 of their middle", byHand));
         Tincture.Result joint = Tincture.plan(tincture(
                 List.of(
                         herb("meadowsweet", 60, Tincture.State.DRIED, 0.08, 0.12),
@@ -331,6 +348,34 @@ final class WorkedExamples {
                 ice.because(),
                 List.of(),
                 List.of(ice.cubeMl(), ice.leftOverMl())));
+        Syrup.Plan honey = Syrup.sweetenWithHoney(250, 0, 65);
+        all.add(new Example(
+                "Water",
+                "250 mL of a decoction made into syrup of 65 % with honey",
+                honey.because(),
+                honey.findings(),
+                List.of(honey.sugarG(), honey.syrupG(), honey.syrupMl())));
+    }
+
+    private static void dry(List<Example> all) {
+        Moisture moisture = Moisture.of(0.08, 0.12);
+        var mixture = DryBatch.of(
+                List.of(
+                        new DryBatch.Part("lime flower", 30, moisture, Interval.exactly(30)),
+                        new DryBatch.Part("meadowsweet", 20, moisture, Interval.exactly(20)),
+                        new DryBatch.Part("marsh mallow leaf", 10, moisture, Interval.exactly(10))),
+                false,
+                List.of());
+        all.add(new Example(
+                "Dry", "A tea mixture of three herbs", mixture.because(), mixture.findings(), List.of(60.0, 0.5)));
+        var poultice = PoulticeBatch.of(
+                List.of(new DryBatch.Part("comfrey root, powdered", 30, moisture, Interval.exactly(30))));
+        all.add(new Example(
+                "Dry",
+                "A poultice of 30 g of powdered root",
+                poultice.because(),
+                poultice.findings(),
+                List.of(75.0, 210.0)));
     }
 
     private static void drying(List<Example> all) {

@@ -30,6 +30,7 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SignIn;
 import org.sallowbrook.server.making.BatchService;
 import org.sallowbrook.server.making.DemoBench;
+import org.sallowbrook.server.making.Water;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
@@ -207,7 +208,7 @@ class DemoData implements ApplicationRunner {
                 jarred(marigolds, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 300, 620, 0.30, 0.82, "sunny");
         // Bottled before its oil was past its date, which the bottle has followed.
         UUID oldOil = bench.oil("Marigold oil, last year's", marigoldJar, 15, lastOlive.id(), go(290, 10));
-        press(oldOil, go(255, 10), 75);
+        press(oldOil, go(255, 10), 75, Water.NONE_SEEN);
         fill(oldOil, go(255, 11), 75, 1);
 
         go(150, 14);
@@ -232,7 +233,7 @@ class DemoData implements ApplicationRunner {
 
         // A tincture long finished, in bottles; one due to press today; one on its ninth day.
         UUID done = bench.tincture("Meadowsweet tincture", meadowsweetJar, 60, spirits, go(60, 10));
-        press(oil, go(35, 10), 260);
+        press(oil, go(35, 10), 260, Water.NONE_SEEN);
         List<LotView> oils = fill(oil, go(35, 11), 80, 3);
         press(done, go(32, 10), 225);
         List<LotView> bottles = fill(done, go(31, 10), 75, 3);
@@ -245,6 +246,11 @@ class DemoData implements ApplicationRunner {
         go(20, 10);
         taggedValerian();
         comfreyRosette(comfrey);
+
+        // Fresh flowers bring their water along; it lies under the oil now.
+        go(18, 9);
+        UUID fresh = harvest(marigolds, Taxon.Part.FLOWER_HEAD, LifeStage.FLOWERING, 60, 0.05, "dry, after noon");
+        UUID freshOil = bench.oil("Marigold oil, fresh flowers", fresh, 50, olive.id(), go(18, 14));
 
         go(13, 10);
         identify(fen, "meadowsweet", LifeStage.FLOWERING);
@@ -269,6 +275,7 @@ class DemoData implements ApplicationRunner {
                 course(ilse, bottles.get(0).id());
             }
             if (before == 2) {
+                press(freshOil, go(2, 8.5), 255, Water.SEEN);
                 running(fen);
             }
         }
@@ -499,8 +506,12 @@ class DemoData implements ApplicationRunner {
     }
 
     private void press(UUID batch, LocalDate on, double amount) {
+        press(batch, on, amount, null);
+    }
+
+    private void press(UUID batch, LocalDate on, double amount, @org.jspecify.annotations.Nullable Water water) {
         BatchService.BatchView view = batches.one(batch);
-        batches.press(batch, new BatchService.PressRequest(amount, on), String.valueOf(view.version()));
+        batches.press(batch, new BatchService.PressRequest(amount, on, water), String.valueOf(view.version()));
     }
 
     private List<LotView> fill(UUID batch, LocalDate on, double capacityMl, int count) {

@@ -43,6 +43,11 @@ class Batch extends Versioned {
     @Nullable
     Double marcKeptMlPerG;
 
+    /** What lay under a pressed oil once it had settled; null for all else. */
+    @Enumerated(EnumType.STRING)
+    @Nullable
+    Water water;
+
     /** When it was last filled from; null before. */
     @Nullable
     LocalDate filledOn;

@@ -48,13 +48,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class BatchService implements DueSource {
 
     private static final double LAST_DROPS = 0.02;
+    private static final int WATER_DAYS = 14;
 
     /** Days a batch is shaken daily; later weekly. */
     private static final int DAILY_SHAKES = 14;
 
     public record ShakeRequest(UUID id, LocalDate on) {}
 
-    public record PressRequest(Double yieldAmount, LocalDate on) {}
+    /** @param water of an oil, once it has settled overnight; null for all else */
+    public record PressRequest(
+            Double yieldAmount, LocalDate on, @Nullable Water water) {}
+
+    public record SettleRequest(Water water) {}
 
     public record ContainerRequest(Double capacityMl, Integer count) {}
 
@@ -92,6 +97,7 @@ public class BatchService implements DueSource {
             KeptPlanView plan,
             List<ContainerView> containers,
             @Nullable OutcomeView outcome,
+            @Nullable Water water,
             Boolean asksSpoon,
             List<ColdSpoon.Verdict> spoons,
             String coreVersion) {}
@@ -271,10 +277,19 @@ public class BatchService implements DueSource {
                         "on",
                         "must be from the start until today")
                 .done();
-        usable(shelf.lot(id));
+        boolean oil = plan.form() == LotForm.INFUSED_OIL;
+        Checks.begin()
+                .that(oil == (request.water() != null), "water", "is said of an oil, and only there")
+                .done();
+        LotView lot = shelf.lot(id);
+        // An oil on hold for its damp herb is pressed to see whether water parts from it.
+        if (!(oil && lot.state() == Product.State.HOLD)) {
+            usable(lot);
+        }
         batch.status = BatchStatus.PRESSED;
         batch.yieldAmount = request.yieldAmount();
         batch.pressOn = request.on();
+        settled(batch, request.water());
         TinctureRecord record = pressed(batch);
         batch.marcKeptMlPerG = record == null
                 ? null
@@ -284,6 +299,34 @@ public class BatchService implements DueSource {
                         .orElse(null);
         ledger.pressed(id, request.yieldAmount(), request.on());
         return view(batches.saveAndFlush(batch));
+    }
+
+    /** What lies under an oil by now; water that was seen holds it until it is parted. */
+    public BatchView settle(UUID id, SettleRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch, () -> view(batch));
+        if (batch.status != BatchStatus.PRESSED || batch.water == null) {
+            throw new Problem.Conflict("Only a pressed oil settles.");
+        }
+        if (batch.water != Water.NONE_SEEN && request.water() == Water.NONE_SEEN) {
+            throw new Problem.Conflict("Water was seen under it; pour the oil off, and say that it is parted.");
+        }
+        settled(batch, request.water());
+        return view(batches.saveAndFlush(batch));
+    }
+
+    private void settled(Batch batch, @Nullable Water water) {
+        batch.water = water;
+        if (water != null && water != Water.NONE_SEEN) {
+            ledger.outsideOnly(batch.id);
+        }
+        if (water != null) {
+            ledger.hold(
+                    batch.id,
+                    water == Water.SEEN
+                            ? "Water lies under the oil; germs that make botulism grow where the two meet."
+                            : null);
+        }
     }
 
     /** Fills what was pressed into bottles or tins, each a lot with its own number. */
@@ -376,6 +419,10 @@ public class BatchService implements DueSource {
             return kept.until();
         }
         LocalDate from = batch.pressOn == null ? batch.startedOn : batch.pressOn;
+        // Some of the water that was seen stays in it, however well it was poured off.
+        Integer mostDays = batch.water == Water.PARTED
+                ? (Integer) Math.min(WATER_DAYS, kept.mostDays() == null ? WATER_DAYS : kept.mostDays())
+                : kept.mostDays();
         return Keeping.reckon(new Keeping.Request(
                         kept.as(),
                         from,
@@ -384,7 +431,7 @@ public class BatchService implements DueSource {
                         kept.inputs().stream()
                                 .map(i -> new Keeping.Input(i.name(), i.bestBefore()))
                                 .toList(),
-                        kept.mostDays(),
+                        mostDays,
                         schools.chosen()))
                 .bestBefore();
     }
@@ -456,6 +503,7 @@ public class BatchService implements DueSource {
                         plan.because()),
                 b.status == BatchStatus.STEEPING ? List.of() : containers(b.id),
                 outcome(b),
+                b.water,
                 lesson(plan, Lesson.Spoon.class).isPresent(),
                 lesson(plan, Lesson.Spoon.class).isPresent()
                         ? spoons.findAllByBatchId(b.id).stream()

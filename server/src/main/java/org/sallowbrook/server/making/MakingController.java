@@ -100,6 +100,14 @@ class MakingController {
         return batches.press(id, request, ifMatch);
     }
 
+    @PostMapping("/batches/{id}/settle")
+    BatchService.BatchView settle(
+            @PathVariable UUID id,
+            @RequestBody BatchService.SettleRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return batches.settle(id, request, ifMatch);
+    }
+
     @PostMapping("/batches/{id}/spoons")
     BatchService.BatchView spoon(@PathVariable UUID id, @RequestBody BatchService.SpoonRequest request) {
         return batches.spoon(id, request);

@@ -203,6 +203,24 @@ public class Ledger {
         lots.flush();
     }
 
+    /** Holds a lot for what was seen of it, or with null lets it go again; what is set aside stays so, and holds beneath. */
+    public void hold(UUID id, @Nullable String reason) {
+        Lot lot = reader.find(id);
+        lot.heldReason = reason;
+        if (lot.state == Product.State.USABLE || lot.state == Product.State.HOLD) {
+            lot.state = reason == null ? Product.State.USABLE : Product.State.HOLD;
+            lot.stateReason = reason;
+        }
+        lots.saveAndFlush(lot);
+    }
+
+    /** From now on for the outside of the body only. */
+    public void outsideOnly(UUID id) {
+        Lot lot = reader.find(id);
+        lot.route = Taxon.Route.EXTERNAL;
+        lots.saveAndFlush(lot);
+    }
+
     /** Ends a quarantine; a hold that lay beneath it holds again. */
     public void clear(Collection<UUID> ids) {
         for (Lot lot : lots.findAllById(ids)) {
