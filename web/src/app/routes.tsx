@@ -75,6 +75,10 @@ export const router = createBrowserRouter([
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/Lot')).Lot }) },
       { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
       {
+        path: 'making/reduce',
+        lazy: async () => ({ Component: (await import('../making/Reduce')).Reduce }),
+      },
+      {
         path: 'making/measures',
         lazy: async () => ({ Component: (await import('../making/Measures')).Measures }),
       },

@@ -37,7 +37,22 @@ function BatchPage({ batch }: { batch: BatchView }) {
     >
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
         <div className="space-y-4">
-          <Loaded query={kitchen}>{(k) => <Steps kitchen={k} />}</Loaded>
+          <Loaded query={kitchen}>
+            {(k) =>
+              // Made long ago and never ticked off: its steps are no longer what comes next.
+              k.at === 0 && batch.day > 0 && batch.status !== 'STEEPING' ? (
+                <Section title="Made">
+                  <ol className="list-decimal pl-5">
+                    {k.steps.map((s) => (
+                      <li key={s.text}>{s.text}</li>
+                    ))}
+                  </ol>
+                </Section>
+              ) : (
+                <Steps kitchen={k} />
+              )
+            }
+          </Loaded>
           {batch.status === 'STEEPING' && <Shake batch={batch} />}
         </div>
         <div className="space-y-4">

@@ -18,6 +18,7 @@ export function Bench() {
       title="Bench"
       actions={
         <>
+          <ButtonLink to="/making/reduce">Boiling down</ButtonLink>
           <ButtonLink to="/making/measures">Spoons and handfuls</ButtonLink>
           <ButtonLink to="/schools">How this household works</ButtonLink>
         </>

@@ -112,7 +112,6 @@ function HerbRow({
   most: number
   onChange: (change: Partial<HerbIn>) => void
 }) {
-  const lot = herbLots(lots).find((l) => l.id === herb.lotId)
   return (
     <div className="space-y-2">
       <HerbChoice lots={lots} herb={herb} label={label} onChange={onChange} />
@@ -145,7 +144,7 @@ function HerbRow({
         ) : (
           <Slider
             label={`Amount of ${label.toLowerCase()}`}
-            unit={lot ? `g of ${Math.floor(lot.remaining)}` : 'g'}
+            unit="g"
             value={herb.massG ?? 0}
             min={1}
             max={most}

@@ -18,10 +18,15 @@ export function Missing({
 }) {
   const queries = useQueryClient()
   const [open, setOpen] = useState('')
-  const put = async (field: string, lotId: string) => {
+  // Put just now: the reckoning that still calls it missing is being renewed.
+  const [put, setPut] = useState<MissingView[]>([])
+  const shown = missing.filter((m) => !put.includes(m))
+  if (shown.length === 0) return null
+  const onShelf = async (m: MissingView, lotId: string) => {
     await queries.invalidateQueries({ queryKey: ['lots'] })
     setOpen('')
-    onPut(`${field}.lotId`, lotId)
+    setPut(missing.filter((x) => x.field === m.field))
+    onPut(`${m.field}.lotId`, lotId)
   }
   return (
     <Section title="Not on the shelf yet">
@@ -30,7 +35,7 @@ export function Missing({
         can be traced to it.
       </p>
       <ul className="space-y-2">
-        {missing.map((m) => (
+        {shown.map((m) => (
           <li key={m.field}>
             <div className="flex flex-wrap items-center justify-between gap-2">
               <span className="font-medium">{m.name}</span>
@@ -45,7 +50,7 @@ export function Missing({
                   taxon={m.taxonId}
                   part={m.part}
                   narrow
-                  onDone={(lot) => (lot ? void put(m.field, lot.id) : setOpen(''))}
+                  onDone={(lot) => (lot ? void onShelf(m, lot.id) : setOpen(''))}
                 />
               ) : (
                 <SupplyForm
@@ -53,7 +58,7 @@ export function Missing({
                   form={m.form}
                   name={m.name}
                   narrow
-                  onDone={(lot) => (lot ? void put(m.field, lot.id) : setOpen(''))}
+                  onDone={(lot) => (lot ? void onShelf(m, lot.id) : setOpen(''))}
                 />
               ))}
           </li>

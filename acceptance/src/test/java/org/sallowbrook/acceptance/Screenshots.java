@@ -47,6 +47,9 @@ public class Screenshots extends InBrowser {
         go("/shelf");
         link("meadowsweet, tops").first().waitFor();
         shot("shelf");
+        go("/making");
+        page.getByText("Under way").first().waitFor();
+        shot("bench");
         go("/making/tincture");
         page.getByText("Pressed yield").waitFor();
         choose("Herb", "meadowsweet");

@@ -32,6 +32,7 @@ public record PoulticeBatch(List<DryBatch.Part> herbs, double waterMl, double ar
     private static final double FRESH_ABOVE = 0.4;
     private static final double AS_DRIED = 0.90;
     private static final double MINUTES = 20;
+    private static final double CLOTH_AROUND = 1.3;
 
     public PoulticeBatch {
         herbs = List.copyOf(herbs);
@@ -133,8 +134,12 @@ public record PoulticeBatch(List<DryBatch.Part> herbs, double waterMl, double ar
 
     @Override
     public Vessel vessel() {
-        return Vessel.roomFor(
-                Vessel.Shape.CLOTH, List.of(new Vessel.Content(Vessel.Stuff.HERB, "crushed herb", wetG())));
+        return new Vessel(
+                Vessel.Shape.CLOTH,
+                wetG() * CLOTH_AROUND,
+                1,
+                List.of(new Vessel.Content(Vessel.Stuff.HERB, "crushed herb", wetG())),
+                true);
     }
 
     @Override
