@@ -1,12 +1,11 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { useKeepsTo } from '../household/queries'
 import { Choose, Slider, Toggle } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, HerbChoice, useHerbName, type HerbIn } from './Herbs'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
-import { PRESS, SPIRITS } from './Tincture'
+import { PRESS, SPIRITS, usePress } from './Spirits'
 import { withLots } from './WithLots'
 
 type Request = Schemas['Covering']
@@ -16,9 +15,9 @@ export const FillAndCover = withLots(function FillAndCover({ lots }) {
   const [spirit, setSpirit] = useState<StockIn>(() => firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200))
   const [jarMl, setJarMl] = useState(250)
   const [fill, setFill] = useState(60)
-  const keepsTo = useKeepsTo()
   const [ownPress, setPress] = useState<Request['press']>()
-  const press = ownPress ?? (keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM')
+  const usualPress = usePress()
+  const press = ownPress ?? usualPress
   const [outside, setOutside] = useState(false)
   const body = {
     kind: 'FILL_AND_COVER' as const,

@@ -3,8 +3,8 @@ import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import { setPath } from './setPath'
-import { Stock, type StockIn } from './Stock'
-import { SPIRITS, spiritsOf } from './Tincture'
+import { Spirits, spiritsOf } from './Spirits'
+import type { StockIn } from './Stock'
 import { withLots } from './WithLots'
 
 export const Percolation = withLots(function Percolation({ lots }) {
@@ -35,16 +35,7 @@ export const Percolation = withLots(function Percolation({ lots }) {
       }}
     >
       <Herbs lots={lots} value={[herb]} more={false} onChange={([h]) => h && setHerb(h)} />
-      {spirits.every((s) => !s.lotId) && (
-        <Stock
-          label="Spirit"
-          lots={lots}
-          forms={['SPIRIT']}
-          value={spirits[0] ?? {}}
-          usual={SPIRITS}
-          onChange={(s) => setSpirits([s])}
-        />
-      )}
+      <Spirits lots={lots} value={spirits} onChange={setSpirits} />
       <Slider
         label="Product, 1 g to"
         unit="mL"

@@ -10,32 +10,11 @@ import { figure } from '../ui/words'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import { stockOf, usable, type LotView } from './lots'
-import { Stock, type StockIn } from './Stock'
+import { PRESS, Spirits, spiritsOf, usePress } from './Spirits'
+import type { StockIn } from './Stock'
 import { setPath } from './setPath'
 
 type Request = Schemas['Tincturing']
-
-export const PRESS: { value: Request['press']; label: string; hint: string }[] = [
-  { value: 'EARLY', label: 'press early', hint: 'after 14 days' },
-  { value: 'MEDIUM', label: 'press at four weeks', hint: 'after 28 days' },
-  { value: 'LONG', label: 'press late', hint: 'after 42 days' },
-]
-
-export const SPIRITS: StockIn[] = [
-  { called: 'grain spirit', strengthPercent: 96 },
-  { called: 'table spirit', strengthPercent: 40 },
-]
-
-/** All usable spirits, open bottles first, at most sixteen; the usual two where there are none. */
-export function spiritsOf(lots: LotView[]): StockIn[] {
-  const own = stockOf(lots, ['SPIRIT']).filter(usable)
-  return own.length > 0
-    ? [...own]
-        .sort((a, b) => Number(Boolean(b.openedOn)) - Number(Boolean(a.openedOn)))
-        .slice(0, 16)
-        .map((l) => ({ lotId: l.id }))
-    : SPIRITS.slice(0, 1)
-}
 
 export function Tincture() {
   const lots = useLots()
@@ -59,7 +38,8 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const waterCounts = ownWater ?? keepsTo('PLANT_WATER_COUNTS')
   const [jarMl, setJarMl] = useState(250)
   const [ownPress, setPress] = useState<Request['press']>()
-  const press = ownPress ?? (keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM')
+  const usualPress = usePress()
+  const press = ownPress ?? usualPress
   const [route, setRoute] = useState<Request['route']>('INTERNAL')
   const [ownSpirits, setSpirits] = useState<StockIn[]>()
   const spirits = ownSpirits ?? spiritsOf(lots)
@@ -102,16 +82,7 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
       }}
     >
       <Herbs lots={lots} value={herbs} onChange={setHerbs} />
-      {spirits.every((s) => !s.lotId) && (
-        <Stock
-          label="Spirit"
-          lots={lots}
-          forms={['SPIRIT']}
-          value={spirits[0] ?? {}}
-          usual={SPIRITS}
-          onChange={(s) => setSpirits([s])}
-        />
-      )}
+      <Spirits lots={lots} value={spirits} onChange={setSpirits} />
       <Slider label="Ratio, 1 g to" unit="mL" value={ratio} min={1} max={20} step={0.5} onChange={setRatio} />
       <Slider
         label="Strength"

@@ -44,6 +44,13 @@ export const KINDS: Kind[] = [
     page: async () => (await import('./Formula')).Formula,
   },
   {
+    path: 'joined',
+    group: 'In spirit',
+    name: 'Two extractions',
+    says: 'a tincture and a decoction joined',
+    page: async () => (await import('./Joined')).Joined,
+  },
+  {
     path: 'steeped',
     group: 'In another liquid',
     name: 'Vinegar, honey, glycerine, wine',

@@ -32,6 +32,7 @@ public class ViewsTest extends InBrowser {
             {"/making/cubes", "Left over"},
             {"/making/cream", "Water phase"},
             {"/making/dry", "Together"},
+            {"/making/joined", "after contraction"},
             {"/making/poultice", "Covers"},
             {"/making/measures", "Weigh one once"},
             {"/making/reduce", "Still to boil away"},

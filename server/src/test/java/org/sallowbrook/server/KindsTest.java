@@ -154,6 +154,18 @@ public class KindsTest extends ServerTest {
                         List.of(Map.of("from", lot(chain.bottle), "volumeMl", 2, "tastes", List.of())),
                         "bottles",
                         List.of()));
+            case "JOINED" ->
+                body.putAll(Map.of(
+                        "tincture",
+                        lot(chain.bottle),
+                        "tinctureMl",
+                        2,
+                        "decoction",
+                        lot(tea),
+                        "decoctionMl",
+                        1,
+                        "order",
+                        "SPIRIT_FIRST"));
             case "CREAM" ->
                 body.putAll(Map.of(
                         "totalG",
@@ -212,6 +224,7 @@ public class KindsTest extends ServerTest {
             {"INFUSED_OIL", "INFUSED_OIL"},
             {"FORMULA", "MIXTURE"},
             {"CREAM", "CREAM"},
+            {"JOINED", "TINCTURE"},
         };
     }
 

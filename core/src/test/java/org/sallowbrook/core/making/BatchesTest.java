@@ -31,6 +31,7 @@ import org.sallowbrook.core.making.tincture.EyeBatch;
 import org.sallowbrook.core.making.tincture.FillAndCover;
 import org.sallowbrook.core.making.tincture.Formula;
 import org.sallowbrook.core.making.tincture.FormulaBatch;
+import org.sallowbrook.core.making.tincture.JoinedBatch;
 import org.sallowbrook.core.making.tincture.OtherMenstruum;
 import org.sallowbrook.core.making.tincture.Percolation;
 import org.sallowbrook.core.making.tincture.PercolationBatch;
@@ -38,6 +39,7 @@ import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.SteepedBatch;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.tincture.TinctureBatch;
+import org.sallowbrook.core.making.tincture.TwoExtractions;
 import org.sallowbrook.core.making.vessel.Bottling;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Amount;
@@ -124,6 +126,7 @@ public class BatchesTest {
                 plan(PercolationBatch.of(
                         new Percolation.Recipe(100, 5, Strength.ofPercent(45), 40), "nettle", DRY, SHELF)));
         all.put("formula", formula(DAY.plusYears(1), DAY.plusMonths(5)));
+        all.put("joined", joined());
         all.put("vinegar", steeped(OtherMenstruum.Kind.VINEGAR, 0.06, 0));
         all.put("glycerite", steeped(OtherMenstruum.Kind.GLYCERINE, 0.99, 0));
         all.put("honey", steeped(OtherMenstruum.Kind.HONEY, 0.17, 0));
@@ -165,6 +168,18 @@ public class BatchesTest {
                 "poultice",
                 plan(PoulticeBatch.of(List.of(new DryBatch.Part("comfrey", 30, DRY, Interval.exactly(30))))));
         return all;
+    }
+
+    private static JoinedBatch joined() {
+        return plan(JoinedBatch.of(
+                100,
+                "tincture",
+                "decoction",
+                TwoExtractions.Order.SPIRIT_FIRST,
+                TwoExtractions.joinTo(100, Strength.ofPercent(60), Strength.ofPercent(30)),
+                Interval.exactly(0.2),
+                Interval.exactly(0.1),
+                List.of(new Keeping.Input("tincture", DAY.plusMonths(6)))));
     }
 
     private static OilBatch oil() {
@@ -285,6 +300,16 @@ public class BatchesTest {
                 null,
                 List.of()));
         assertThat(unknown.driedGPerUnit()).isNull();
+    }
+
+    @Test
+    public void twoExtractionsEndWhereTheyWereMeantTo() {
+        JoinedBatch j = joined();
+        var mixed = Spirits.mix(
+                List.of(new Pour(100, Strength.ofPercent(60)), new Pour(j.plan().decoctionMl(), Strength.NONE)));
+        assertThat(mixed.strength().fraction()).isCloseTo(0.30, within(1e-9));
+        assertThat(j.driedGPerUnit().low() * mixed.volumeMl())
+                .isCloseTo(100 * 0.2 + j.plan().decoctionMl() * 0.1, within(1e-9));
     }
 
     @Test

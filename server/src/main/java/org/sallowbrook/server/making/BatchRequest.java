@@ -15,6 +15,7 @@ public sealed interface BatchRequest
                 EyeBench.Covering,
                 PercolationBench.Percolating,
                 FormulaBench.Mixing,
+                JoinedBench.Joining,
                 SteepedBench.Steeping,
                 TeaBench.Brewing,
                 WashBench.Washing,

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.vessel.BulkDensity;
 import org.sallowbrook.core.measure.Amount;
@@ -336,6 +337,16 @@ final class Ingredients {
     /** All of the herbs, as weighed. */
     void drawHerbs(List<Herb> herbs) {
         herbs.forEach(h -> draw(h.lot(), h.massG()));
+    }
+
+    /** What was blended of several bottles; water comes from the tap. */
+    void drawPours(List<Blend.NamedPour> pours, List<Stock> spirits) {
+        for (Blend.NamedPour pour : pours) {
+            spirits.stream()
+                    .filter(s -> s.label().equals(pour.name()))
+                    .findFirst()
+                    .ifPresent(s -> draw(s.lot(), pour.volumeMl()));
+        }
     }
 
     List<Use> uses() {

@@ -8,7 +8,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Outcome;
-import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.tincture.Percolation;
 import org.sallowbrook.core.making.tincture.PercolationBatch;
 import org.sallowbrook.core.making.tincture.Tincture;
@@ -60,12 +59,7 @@ class PercolationBench implements Bench<PercolationBench.Percolating> {
                 spirits.stream().map(TinctureBench::bottle).toList());
         in.drawHerbs(List.of(herb));
         if (outcome instanceof Outcome.Feasible<PercolationBatch> feasible) {
-            for (Blend.NamedPour pour : feasible.plan().pours()) {
-                spirits.stream()
-                        .filter(s -> s.label().equals(pour.name()))
-                        .findFirst()
-                        .ifPresent(s -> in.draw(s.lot(), pour.volumeMl()));
-            }
+            in.drawPours(feasible.plan().pours(), spirits);
         }
         return outcome;
     }

@@ -82,12 +82,7 @@ class TinctureBench implements Bench<TinctureBench.Tincturing> {
                 request.press().days);
         in.drawHerbs(herbs);
         if (outcome instanceof Outcome.Feasible<TinctureBatch> feasible) {
-            for (Blend.NamedPour pour : feasible.plan().plan().pours()) {
-                spirits.stream()
-                        .filter(s -> s.label().equals(pour.name()))
-                        .findFirst()
-                        .ifPresent(s -> in.draw(s.lot(), pour.volumeMl()));
-            }
+            in.drawPours(feasible.plan().plan().pours(), spirits);
         }
         return outcome;
     }

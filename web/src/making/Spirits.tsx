@@ -1,0 +1,57 @@
+import { useKeepsTo } from '../household/queries'
+import type { Schemas } from '../api/client'
+import { stockOf, usable, type LotView } from './lots'
+import { Stock, type StockIn } from './Stock'
+
+type Press = Schemas['Tincturing']['press']
+
+export const PRESS: { value: Press; label: string; hint: string }[] = [
+  { value: 'EARLY', label: 'press early', hint: 'after 14 days' },
+  { value: 'MEDIUM', label: 'press at four weeks', hint: 'after 28 days' },
+  { value: 'LONG', label: 'press late', hint: 'after 42 days' },
+]
+
+/** When this household presses, by its school. */
+export function usePress(): Press {
+  const keepsTo = useKeepsTo()
+  return keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM'
+}
+
+export const SPIRITS: StockIn[] = [
+  { called: 'grain spirit', strengthPercent: 96 },
+  { called: 'table spirit', strengthPercent: 40 },
+]
+
+/** All usable spirits, open bottles first, at most sixteen; the usual two where there are none. */
+export function spiritsOf(lots: LotView[]): StockIn[] {
+  const own = stockOf(lots, ['SPIRIT']).filter(usable)
+  return own.length > 0
+    ? [...own]
+        .sort((a, b) => Number(Boolean(b.openedOn)) - Number(Boolean(a.openedOn)))
+        .slice(0, 16)
+        .map((l) => ({ lotId: l.id }))
+    : SPIRITS.slice(0, 1)
+}
+
+/** Asks which spirit only where none stands on the shelf; else all of them are poured from as it comes out best. */
+export function Spirits({
+  lots,
+  value,
+  onChange,
+}: {
+  lots: LotView[]
+  value: StockIn[]
+  onChange: (spirits: StockIn[]) => void
+}) {
+  if (value.some((s) => s.lotId)) return null
+  return (
+    <Stock
+      label="Spirit"
+      lots={lots}
+      forms={['SPIRIT']}
+      value={value[0] ?? {}}
+      usual={SPIRITS}
+      onChange={(s) => onChange([s])}
+    />
+  )
+}
