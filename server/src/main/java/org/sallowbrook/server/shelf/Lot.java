@@ -16,6 +16,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.annotations.BatchSize;
 import org.hibernate.annotations.Fetch;
 import org.hibernate.annotations.FetchMode;
 import org.jspecify.annotations.Nullable;
@@ -73,17 +74,19 @@ class Lot extends Versioned {
     @Nullable
     Double driedGPerUnitHigh;
 
-    /** The dried herb in it. */
+    /** The dried herb in it. Read in batches: a subselect would forget the page and read the whole shelf. */
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "lot_herb", joinColumns = @JoinColumn(name = "lot_id"))
-    @Fetch(FetchMode.SUBSELECT)
+    @Fetch(FetchMode.SELECT)
+    @BatchSize(size = 100)
     List<LotHerb> herbs = new ArrayList<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "lot_trait", joinColumns = @JoinColumn(name = "lot_id"))
     @Column(name = "trait")
     @Enumerated(EnumType.STRING)
-    @Fetch(FetchMode.SUBSELECT)
+    @Fetch(FetchMode.SELECT)
+    @BatchSize(size = 100)
     Set<Trait> traits = EnumSet.noneOf(Trait.class);
 
     @Enumerated(EnumType.STRING)
