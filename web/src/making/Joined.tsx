@@ -20,10 +20,15 @@ export const Joined = withLots(function Joined({ lots }) {
   const [tincture, setTincture] = useState<StockIn>(() =>
     firstStock(lots, ['TINCTURE'], { called: 'tincture', strengthPercent: 60 }),
   )
-  const [decoction, setDecoction] = useState<StockIn>(() =>
-    firstStock(lots, ['TEA'], { called: 'decoction' }),
-  )
   const lot = stockOf(lots, ['TINCTURE']).find((l) => l.id === tincture.lotId)
+  const [decoction, setDecoction] = useState<StockIn>(() =>
+    firstStock(
+      // It is the same herb that is extracted twice.
+      lots.filter((l) => l.herbs.some((h) => h.taxonId === lot?.herbs[0]?.taxonId)),
+      ['TEA'],
+      { called: 'decoction' },
+    ),
+  )
   const [ml, setMl] = useState(50)
   const [target, setTarget] = useState(30)
   const [order, setOrder] = useState<Order>('SPIRIT_FIRST')
