@@ -2,8 +2,8 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { BoughtForm } from '../shelf/BoughtForm'
-import { SupplyForm } from '../shelf/SupplyForm'
-import { Button } from '../ui/controls'
+import { SUPPLIES, SupplyForm } from '../shelf/SupplyForm'
+import { Button, ButtonLink } from '../ui/controls'
 import { Section } from '../ui/page'
 
 type MissingView = Schemas['Missing']
@@ -39,9 +39,14 @@ export function Missing({
           <li key={m.field}>
             <div className="flex flex-wrap items-center justify-between gap-2">
               <span className="font-medium">{m.name}</span>
-              <Button onClick={() => setOpen(open === m.field ? '' : m.field)}>
-                {open === m.field ? 'Leave it' : 'Put it on the shelf'}
-              </Button>
+              {m.form === 'HERB' || SUPPLIES.includes(m.form) ? (
+                <Button onClick={() => setOpen(open === m.field ? '' : m.field)}>
+                  {open === m.field ? 'Leave it' : 'Put it on the shelf'}
+                </Button>
+              ) : (
+                // What is made here is not bought: it comes onto the shelf with its herb and its hours.
+                <ButtonLink to="/making">Make it first</ButtonLink>
+              )}
             </div>
             {open === m.field &&
               (m.form === 'HERB' ? (

@@ -134,14 +134,16 @@ export function Reduce() {
             {until && left && left.likely > 0 && (
               <Button
                 className="mt-3"
-                onClick={() =>
+                onClick={() => {
+                  // A later weight moves the end; the earlier one must not ring as well.
+                  timers.clear('reduction')
                   timers.set({
-                    key: `reduction ${until}`,
+                    key: 'reduction',
                     says: 'Boiling down: weigh it',
                     to: '/making/reduce',
                     endsAt: until,
                   })
-                }
+                }}
               >
                 Ring then
               </Button>

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
+import { now } from '../ui/clock'
 import { timers } from '../ui/timers'
 
 export type KitchenView = Schemas['KitchenView']
@@ -17,13 +18,14 @@ export const useKitchen = (batch: string) =>
 /** Begins the wait before the step that is next; one that runs already goes on. */
 export function beginWait(k: KitchenView) {
   const step = k.steps[k.at]
-  if (step?.timerMinutes == null || k.done.length === 0) return undefined
+  if (step?.timerMinutes == null || k.waitUntil == null) return undefined
   const timer = timerOf(k.batchId, k.at)
   timers.set({
     key: timer,
     says: `${k.name}: ${step.text}`,
     to: `/making/batches/${k.batchId}/kitchen`,
-    endsAt: Date.now() + step.timerMinutes * 60_000,
+    // Counted from when the step before was done, also where this page is opened late or on another device.
+    endsAt: Date.now() + Date.parse(k.waitUntil) - now().getTime(),
   })
   return timers.endOf(timer)
 }

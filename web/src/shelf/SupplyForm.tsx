@@ -10,7 +10,7 @@ import { PERCENT } from './percent'
 
 type Supply = Schemas['SupplyRequest']
 
-const SUPPLIES: Supply['form'][] = [
+export const SUPPLIES: Supply['form'][] = [
   'SPIRIT',
   'CARRIER_OIL',
   'WAX',
