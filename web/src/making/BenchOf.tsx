@@ -88,7 +88,9 @@ function Follows({ plan }: { plan: Planned }) {
           high={plan.finalPercent.high}
           min={0}
           max={97}
-          marks={[{ at: 20, label: 'spoils below' }]}
+          marks={
+            plan.spoilsBelowPercent == null ? [] : [{ at: plan.spoilsBelowPercent, label: 'spoils below' }]
+          }
         />
       )}
     </>

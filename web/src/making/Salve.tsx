@@ -25,13 +25,10 @@ function SalveBench({ lots }: { lots: LotView[] }) {
   )
   const [wax, setWax] = useState<StockIn>(() => firstStock(lots, ['WAX'], { called: 'beeswax' }))
   const [capacity, setCapacity] = useState(30)
-  const [ownCount, setCount] = useState<number>()
+  const [count, setCount] = useState(1)
   const [firmness, setFirmness] = useState<Request['firmness']>('MEDIUM')
   const [storage, setStorage] = useState(20)
   const lot = lots.find((l) => l.id === oil.lotId)
-  // As many tins as the oil will fill, three at most to begin with.
-  const count =
-    ownCount ?? Math.max(1, Math.min(3, lot ? Math.floor((lot.remaining * 0.92) / (capacity * 0.86)) : 3))
   const body = {
     kind: 'SALVE' as const,
     oil,

@@ -1,6 +1,7 @@
 package org.sallowbrook.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.HashMap;
@@ -306,6 +307,23 @@ public class KindsTest extends ServerTest {
         described.put("herbs", List.of(Map.of("taxonId", "common-comfrey", "part", "ROOT", "massG", 10)));
         assertThat(ilse.post("/api/making/batches/check", described).expect(200).codes())
                 .contains("PYRROLIZIDINE");
+    }
+
+    @Test
+    public void whatIsThinnedEndsNoWeakerThanWanted() {
+        JsonNode bottle = ilse.get("/api/shelf/lots/" + chain.bottle).body();
+        double low = bottle.path("strengthLowPercent").asDouble();
+        assertThat(low).isPositive().isLessThan(bottle.path("strengthPercent").asDouble());
+        Map<String, Object> thinned = request("JOINED", id());
+        thinned.remove("decoctionMl");
+        thinned.put("targetPercent", low - 5);
+        JsonNode strength = ilse.post("/api/making/batches/check", thinned)
+                .expect(200)
+                .body()
+                .at("/plan/finalPercent");
+        assertThat(strength.path("low").asDouble()).isCloseTo(low - 5, within(1e-6));
+        assertThat(strength.path("high").asDouble())
+                .isGreaterThan(strength.path("low").asDouble());
     }
 
     @Test

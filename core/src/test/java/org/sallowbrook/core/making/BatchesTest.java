@@ -377,4 +377,35 @@ public class BatchesTest {
         assertThat(Unit.of("mL")).isEqualTo(Unit.ML);
         assertThatThrownBy(() -> Unit.of("cups")).isInstanceOf(InvalidInput.class);
     }
+
+    /** A tincture of fresh herb may be far weaker than its label; what is thinned from it keeps by its weaker end. */
+    @Test
+    public void keepsByTheWeakerEnd() {
+        Strength weakest = Strength.ofPercent(32);
+        Strength label = Strength.ofPercent(45);
+        JoinedBatch joined = plan(JoinedBatch.of(
+                100,
+                "tincture",
+                "decoction",
+                TwoExtractions.Order.SPIRIT_FIRST,
+                TwoExtractions.joinTo(100, weakest, label, Strength.ofPercent(26)),
+                null,
+                null,
+                List.of()));
+        assertThat(joined.strength().low()).isCloseTo(0.26, within(1e-6));
+        assertThat(joined.strength().high()).isGreaterThan(0.36);
+        assertThat(joined.keeps().mostDays()).isNull();
+
+        FormulaBatch thinned = plan(FormulaBatch.of(
+                List.of(
+                        new Formula.Part("tincture", 60, label, weakest, null, null, null, Set.of(), Set.of(), null),
+                        Formula.Part.of("glycerite", 30, Strength.NONE, null)),
+                List.of(),
+                null,
+                List.of()));
+        assertThat(thinned.strength().high()).isGreaterThan(0.25);
+        assertThat(thinned.strength().low()).isBetween(0.20, 0.25);
+        assertThat(thinned.keeps().mostDays()).isNotNull();
+        assertThat(thinned.plan().findings()).extracting(Finding::code).contains("TINCTURE_WEAK");
+    }
 }

@@ -381,6 +381,7 @@ public class BatchService implements DueSource {
                         lot.name(),
                         amount,
                         lot.strengthPercent(),
+                        lot.strengthLowPercent(),
                         plan.driedGPerUnit() == null
                                 ? null
                                 : plan.driedGPerUnit().interval(),

@@ -14,7 +14,6 @@ import org.sallowbrook.core.making.tincture.Formula;
 import org.sallowbrook.core.making.tincture.FormulaBatch;
 import org.sallowbrook.core.making.vessel.Bottling;
 import org.sallowbrook.core.measure.Checks;
-import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
@@ -76,13 +75,13 @@ class FormulaBench implements Bench<FormulaBench.Mixing> {
             Ingredients.Stock from = in.stock(p.from(), PARTS, "parts[" + i + "].from");
             LotView lot = from.lot();
             in.draw(lot, p.volumeMl());
+            boolean alcohol = from.form().alcoholic();
             parts.add(new Formula.Part(
                     from.label(),
                     p.volumeMl(),
-                    from.form() == LotForm.TINCTURE || from.form() == LotForm.MIXTURE
-                            ? Strength.ofPercent(from.strengthPercent())
-                            : Strength.NONE,
-                    equivalent(lot),
+                    alcohol ? Strength.ofPercent(from.strengthPercent()) : Strength.NONE,
+                    alcohol ? Strength.ofPercent(from.weakestPercent()) : Strength.NONE,
+                    from.driedGPerUnit(),
                     p.role(),
                     p.potency(),
                     p.tastes(),
@@ -103,11 +102,5 @@ class FormulaBench implements Bench<FormulaBench.Mixing> {
                 request.bottles().stream()
                         .map(b -> new Bottling.Size(b.capacityMl(), b.count()))
                         .toList());
-    }
-
-    private static @Nullable Interval equivalent(@Nullable LotView lot) {
-        return lot == null || lot.driedGPerUnit() == null
-                ? null
-                : lot.driedGPerUnit().interval();
     }
 }

@@ -26,6 +26,7 @@ import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.platform.Range;
 import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
@@ -62,16 +63,27 @@ final class Ingredients {
         }
     }
 
-    /** @param available in its unit; as good as endless for what is only described */
+    /**
+     * @param strengthPercent at the most; {@code weakestPercent} at the least
+     * @param available in its unit; as good as endless for what is only described
+     */
     record Stock(
             String name,
             @Nullable LotView lot,
             LotForm form,
             double strengthPercent,
+            double weakestPercent,
             double available,
             boolean open,
             @Nullable LocalDate bestBefore,
             @Nullable LocalDate openedOn) {
+
+        /** Dried herb in one unit of it; null where unknown. */
+        @Nullable
+        Interval driedGPerUnit() {
+            Range range = lot == null ? null : lot.driedGPerUnit();
+            return range == null ? null : range.interval();
+        }
 
         /** With its number, so that two bottles of one name are told apart. */
         String label() {
@@ -298,6 +310,7 @@ final class Ingredients {
                     null,
                     first,
                     in.strengthPercent() == null ? 0 : in.strengthPercent(),
+                    in.strengthPercent() == null ? 0 : in.strengthPercent(),
                     PLENTY,
                     false,
                     null,
@@ -316,11 +329,13 @@ final class Ingredients {
                                                 .sorted()
                                                 .toList()))
                 .done();
+        double strength = lot.strengthPercent() == null ? 0 : lot.strengthPercent();
         return new Stock(
                 lot.name(),
                 lot,
                 lot.form(),
-                lot.strengthPercent() == null ? 0 : lot.strengthPercent(),
+                strength,
+                lot.strengthLowPercent() == null ? strength : lot.strengthLowPercent(),
                 lot.remaining(),
                 lot.openedOn() != null,
                 lot.bestBefore(),

@@ -3,6 +3,7 @@ package org.sallowbrook.server.making;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -11,7 +12,6 @@ import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.tincture.JoinedBatch;
 import org.sallowbrook.core.making.tincture.TwoExtractions;
 import org.sallowbrook.core.measure.Checks;
-import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
@@ -51,25 +51,25 @@ class JoinedBench implements Bench<JoinedBench.Joining> {
     public Outcome<JoinedBatch> reckon(Joining request, Ingredients in) {
         Ingredients.Stock tincture = in.stock(request.tincture(), Set.of(LotForm.TINCTURE), "tincture");
         Ingredients.Stock decoction = in.stock(request.decoction(), Set.of(LotForm.TEA), "decoction");
-        double percent = tincture.lot() == null
-                ? request.tincture().strengthPercent() == null
-                        ? 0
-                        : request.tincture().strengthPercent()
-                : tincture.strengthPercent();
         Checks.begin()
                 .that(
                         (request.decoctionMl() == null) != (request.targetPercent() == null),
                         "decoctionMl",
                         "or the strength wanted is needed, not both")
-                .that(percent > 0, "tincture.strengthPercent", "is needed for a tincture that is not on the shelf")
+                .that(
+                        tincture.strengthPercent() > 0,
+                        "tincture.strengthPercent",
+                        "is needed for a tincture that is not on the shelf")
                 .done();
-        Strength strength = Strength.ofPercent(percent);
+        Strength strength = Strength.ofPercent(tincture.strengthPercent());
+        Strength weakest = Strength.ofPercent(tincture.weakestPercent());
         TwoExtractions.Joined plan = request.decoctionMl() != null
-                ? TwoExtractions.join(request.tinctureMl(), strength, request.decoctionMl())
+                ? TwoExtractions.join(request.tinctureMl(), weakest, strength, request.decoctionMl())
                 : TwoExtractions.joinTo(
                         request.tinctureMl(),
+                        weakest,
                         strength,
-                        Strength.ofPercent(java.util.Objects.requireNonNull(request.targetPercent())));
+                        Strength.ofPercent(Objects.requireNonNull(request.targetPercent())));
         in.draw(tincture.lot(), request.tinctureMl());
         in.draw(decoction.lot(), plan.decoctionMl());
         return JoinedBatch.of(
@@ -78,16 +78,10 @@ class JoinedBench implements Bench<JoinedBench.Joining> {
                 decoction.label(),
                 request.order(),
                 plan,
-                dried(tincture),
-                dried(decoction),
+                tincture.driedGPerUnit(),
+                decoction.driedGPerUnit(),
                 tincture.bestBefore() == null
                         ? List.of()
                         : List.of(new Keeping.Input(tincture.label(), tincture.bestBefore())));
-    }
-
-    private static @Nullable Interval dried(Ingredients.Stock stock) {
-        return stock.lot() == null || stock.lot().driedGPerUnit() == null
-                ? null
-                : stock.lot().driedGPerUnit().interval();
     }
 }

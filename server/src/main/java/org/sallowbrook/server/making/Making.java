@@ -20,6 +20,7 @@ import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.Readiness;
+import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
@@ -132,6 +133,7 @@ public class Making {
                 plan.form().unit().symbol(),
                 Range.of(plan.yield()),
                 percent(plan),
+                percent(plan) == null ? null : (Double) (Tincture.STOP_BELOW * 100),
                 plan.driedGPerUnit() == null ? null : Range.of(plan.driedGPerUnit()),
                 keepsUntil(plan.keeps(), on.plusDays(ready.steepDays())),
                 plan.keeps().hours(),
@@ -221,7 +223,7 @@ public class Making {
         String held = r.findings().stream()
                 .filter(f -> f.severity() == Severity.HOLD)
                 .map(Finding::message)
-                .findFirst()
+                .reduce((a, b) -> a + " " + b)
                 .orElse(null);
         Set<Trait> traits = EnumSet.noneOf(Trait.class);
         traits.addAll(r.in().traits());
@@ -238,6 +240,7 @@ public class Making {
                 request.name().strip(),
                 plan.yield().low(),
                 plan.strength().high() * 100,
+                plan.strength().low() * 100,
                 plan.driedGPerUnit(),
                 r.in().herbsOf(),
                 // What is made for the outside never becomes anything else, whatever went in.

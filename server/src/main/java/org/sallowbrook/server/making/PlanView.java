@@ -26,6 +26,7 @@ record PlanView(
 
     /**
      * @param finalPercent alcohol by volume; null without
+     * @param spoilsBelowPercent below which alcohol alone does not keep it; null without alcohol
      * @param driedGPerUnit null where it has no meaning
      * @param keepsUntil if it is begun on the day asked about, and pressed when planned
      * @param hours of what is counted in hours; null else
@@ -35,6 +36,7 @@ record PlanView(
             String unit,
             Range yield,
             @Nullable Range finalPercent,
+            @Nullable Double spoilsBelowPercent,
             @Nullable Range driedGPerUnit,
             LocalDate keepsUntil,
             Life.@Nullable Hours hours,

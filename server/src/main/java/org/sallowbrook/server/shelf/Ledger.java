@@ -45,6 +45,7 @@ public class Ledger {
             String name,
             double amount,
             @Nullable Double strengthPercent,
+            @Nullable Double strengthLowPercent,
             @Nullable Interval driedGPerUnit,
             List<HerbView> herbs,
             Taxon.Route route,
@@ -93,6 +94,7 @@ public class Ledger {
         lot.unit = n.form().unit().symbol();
         lot.amount = n.amount();
         lot.strengthPercent = n.strengthPercent();
+        lot.strengthLowPercent = n.strengthLowPercent();
         Interval dried = n.driedGPerUnit();
         if (dried != null) {
             lot.driedGPerUnitLow = dried.low();

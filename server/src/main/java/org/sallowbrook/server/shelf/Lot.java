@@ -60,6 +60,10 @@ class Lot extends Versioned {
     @Nullable
     Double strengthPercent;
 
+    /** Its lower end, where it is a range. */
+    @Nullable
+    Double strengthLowPercent;
+
     @Nullable
     Double moistureLow;
 

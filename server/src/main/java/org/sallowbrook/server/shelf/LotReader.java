@@ -78,6 +78,7 @@ class LotReader {
                 l.amount,
                 l.remaining,
                 l.strengthPercent,
+                l.strengthLowPercent,
                 range(l.moistureLow, l.moistureHigh),
                 range(l.driedGPerUnitLow, l.driedGPerUnitHigh),
                 l.herbs.stream()

@@ -21,6 +21,7 @@ import org.sallowbrook.server.platform.Range;
  * A lot as it is shown.
  *
  * @param taxonId of what holds one plant only
+ * @param strengthPercent its upper end where it is a range; strengthLowPercent: its lower end, null where it is exact
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -37,6 +38,7 @@ public record LotView(
         Double amount,
         Double remaining,
         @Nullable Double strengthPercent,
+        @Nullable Double strengthLowPercent,
         @Nullable Range moisture,
         @Nullable Range driedGPerUnit,
         List<HerbView> herbs,

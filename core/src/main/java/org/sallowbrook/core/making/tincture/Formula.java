@@ -49,6 +49,7 @@ public final class Formula {
     }
 
     /**
+     * @param weakest what the strength may be at the least; whether the bottle keeps is judged by it
      * @param herbEquivalentGPerMl of the part's own herb; null when unknown
      * @param constituents classes its herb holds, by name
      * @param costPerMl in the household's money; null when unknown
@@ -57,6 +58,7 @@ public final class Formula {
             String name,
             double volumeMl,
             Strength strength,
+            Strength weakest,
             @Nullable Interval herbEquivalentGPerMl,
             @Nullable Role role,
             @Nullable Potency potency,
@@ -74,6 +76,30 @@ public final class Formula {
             checks.done();
             tastes = Set.copyOf(tastes);
             constituents = Set.copyOf(constituents);
+        }
+
+        /** A part of exactly this strength. */
+        public Part(
+                String name,
+                double volumeMl,
+                Strength strength,
+                @Nullable Interval herbEquivalentGPerMl,
+                @Nullable Role role,
+                @Nullable Potency potency,
+                Set<Taste> tastes,
+                Set<String> constituents,
+                @Nullable Double costPerMl) {
+            this(
+                    name,
+                    volumeMl,
+                    strength,
+                    strength,
+                    herbEquivalentGPerMl,
+                    role,
+                    potency,
+                    tastes,
+                    constituents,
+                    costPerMl);
         }
 
         /** A part of which only amount, strength and herb are known. */
@@ -94,6 +120,7 @@ public final class Formula {
             @Nullable Interval gPerDay) {}
 
     /**
+     * @param strength at the most; {@code weakest} at the least
      * @param cost null when the cost of a part is unknown
      * @param tastes share of the poured volume by taste
      * @param constituentGPerMl grams of herb holding each class, in 1 mL; a class of which one herb's equivalent is
@@ -102,6 +129,7 @@ public final class Formula {
     public record Result(
             double volumeMl,
             Strength strength,
+            Strength weakest,
             List<Herb> herbs,
             @Nullable Double cost,
             Map<Taste, Double> tastes,
@@ -121,19 +149,24 @@ public final class Formula {
         List<Pour> pours =
                 parts.stream().map(p -> new Pour(p.volumeMl(), p.strength())).toList();
         Spirits.Mixture m = Spirits.mix(pours);
+        Strength weakest = Spirits.mix(parts.stream()
+                        .map(p -> new Pour(p.volumeMl(), p.weakest()))
+                        .toList())
+                .strength();
         double poured = parts.stream().mapToDouble(Part::volumeMl).sum();
         Because because = new Because().addAll(Spirits.because(pours, m));
         List<Herb> herbs = parts.stream()
                 .map(p -> herb(p, poured, m.volumeMl(), dailyMl, because))
                 .toList();
-        List<Finding> findings = new ArrayList<>(
-                Tincture.strengthFindings(Interval.exactly(m.strength().fraction())));
+        List<Finding> findings = new ArrayList<>(Tincture.strengthFindings(
+                Interval.of(weakest.fraction(), m.strength().fraction())));
         precipitation(parts, findings);
         roles(parts, findings);
         Double cost = cost(parts, because);
         return new Result(
                 m.volumeMl(),
                 m.strength(),
+                weakest,
                 herbs,
                 cost,
                 tastes(parts, poured, findings),

@@ -71,7 +71,7 @@ public record FormulaBatch(
 
     @Override
     public Interval strength() {
-        return Interval.exactly(plan.strength().fraction());
+        return Interval.of(plan.weakest().fraction(), plan.strength().fraction());
     }
 
     /** Of all its herbs together; null where that of one is unknown. */

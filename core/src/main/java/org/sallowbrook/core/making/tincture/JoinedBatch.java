@@ -61,7 +61,7 @@ public record JoinedBatch(
 
     @Override
     public Interval strength() {
-        return Interval.exactly(plan.strength().fraction());
+        return Interval.of(plan.weakest().fraction(), plan.strength().fraction());
     }
 
     @Override

@@ -34,7 +34,9 @@ public final class Tincture {
     /** At 20 °C. */
     public static final double WATER_G_PER_ML = 0.9982;
 
-    static final double STOP_BELOW = 0.20;
+    /** Share of alcohol by volume below which it spoils within days. */
+    public static final double STOP_BELOW = 0.20;
+
     static final double WARN_BELOW = 0.25;
     static final int TOO_WEAK_DAYS = 7;
     /** As of the other liquids that end near their limit: four weeks, cold. */

@@ -41,11 +41,15 @@ public final class TwoExtractions {
         }
     }
 
-    /** @param finalMl after contraction */
+    /**
+     * @param strength at the end, at the most; {@code weakest} at the least
+     * @param finalMl after contraction
+     */
     public record Joined(
             double decoctionMl,
             Strength tincture,
             Strength strength,
+            Strength weakest,
             double finalMl,
             List<Finding> findings,
             List<String> because) {}
@@ -53,27 +57,45 @@ public final class TwoExtractions {
     private TwoExtractions() {}
 
     public static Joined join(double tinctureMl, Strength tincture, double decoctionMl) {
+        return join(tinctureMl, tincture, tincture, decoctionMl);
+    }
+
+    /** @param weakest what the tincture's strength may be at the least; whether it keeps is judged by it */
+    public static Joined join(double tinctureMl, Strength weakest, Strength tincture, double decoctionMl) {
         Checks.begin()
                 .positive("tinctureMl", tinctureMl)
                 .notNegative("decoctionMl", decoctionMl)
                 .done();
         List<Pour> pours = List.of(new Pour(tinctureMl, tincture), new Pour(decoctionMl, Strength.NONE));
         Spirits.Mixture m = Spirits.mix(pours);
+        double low = mixed(tinctureMl, weakest, decoctionMl);
         List<Finding> findings = new ArrayList<>(
-                Tincture.strengthFindings(Interval.exactly(m.strength().fraction())));
+                Tincture.strengthFindings(Interval.of(low, m.strength().fraction())));
         if (m.strength().fraction() > SUGARS_DROP_ABOVE) {
             findings.add(Finding.note(
                     "SUGARS_DROP_OUT",
                     "Above 40 % the long sugars of the decoction drop out as a cloud.",
                     "Aim lower where the sugars are what is wanted."));
         }
-        return new Joined(decoctionMl, tincture, m.strength(), m.volumeMl(), findings, Spirits.because(pours, m));
+        return new Joined(
+                decoctionMl,
+                tincture,
+                m.strength(),
+                new Strength(low),
+                m.volumeMl(),
+                findings,
+                Spirits.because(pours, m));
     }
 
     /** How much decoction brings the tincture to a strength above 0 and at most its own. */
     public static Joined joinTo(double tinctureMl, Strength tincture, Strength target) {
-        Spirits.Dilution d = Spirits.diluteSpirit(tincture, target, tinctureMl);
-        return join(tinctureMl, tincture, d.waterMl());
+        return joinTo(tinctureMl, tincture, tincture, target);
+    }
+
+    /** The same, so that it ends no weaker than wanted even where the tincture is as weak as it may be. */
+    public static Joined joinTo(double tinctureMl, Strength weakest, Strength tincture, Strength target) {
+        Spirits.Dilution d = Spirits.diluteSpirit(weakest, target, tinctureMl);
+        return join(tinctureMl, weakest, tincture, d.waterMl());
     }
 
     /**
