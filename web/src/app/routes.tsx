@@ -72,6 +72,14 @@ export const router = createBrowserRouter([
       { path: 'drying', lazy: async () => ({ Component: (await import('../drying/Rack')).Rack }) },
       { path: 'drying/:id', lazy: async () => ({ Component: (await import('../drying/Run')).Run }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/Shelf')).Shelf }) },
+      {
+        path: 'shelf/stock-take',
+        lazy: async () => ({ Component: (await import('../shelf/StockTake')).StockTake }),
+      },
+      {
+        path: 'shelf/vessels',
+        lazy: async () => ({ Component: (await import('../shelf/Vessels')).Vessels }),
+      },
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/Lot')).Lot }) },
       { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
       {

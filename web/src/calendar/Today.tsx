@@ -25,6 +25,7 @@ const HEADINGS: Record<Task['kind'], string> = {
   FILL: 'To fill',
   DOSE: 'To take',
   USE_UP: 'To use up',
+  DESICCANT: 'Desiccant to change',
   SET_ASIDE: 'To set aside',
 }
 
@@ -37,6 +38,7 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   FILL: (t) => `/making/batches/${t.subjectId}`,
   DOSE: (t) => `/dosing/courses/${t.subjectId}`,
   USE_UP: (t) => `/shelf/${t.subjectId}`,
+  DESICCANT: (t) => `/shelf/${t.subjectId}`,
   SET_ASIDE: (t) => `/tracing/${t.subjectId}`,
 }
 
@@ -212,6 +214,10 @@ function Doing({ task, today }: { task: Task; today: string }) {
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>
+  if (task.kind === 'DESICCANT') return <ButtonLink to={`/shelf/${task.subjectId}`}>Note it</ButtonLink>
+  // An oil is looked at when it is pressed: that is asked on its page.
+  if (task.kind === 'PRESS' && task.amount == null)
+    return <ButtonLink to={`/making/batches/${task.subjectId}`}>Press</ButtonLink>
   if (task.kind === 'SET_ASIDE') return <ButtonLink to={`/tracing/${task.subjectId}`}>See why</ButtonLink>
 
   const verb = { SHAKE: 'Shaken', WEIGH: 'Weigh', PRESS: 'Press', DOSE: 'Taken', USE_UP: 'Used up' }[

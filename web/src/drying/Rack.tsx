@@ -4,17 +4,24 @@ import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
-import { Button, Input, NumberInput } from '../ui/controls'
+import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
 import { nowIso } from '../ui/clock'
 import { Empty, Loaded, Page, ProblemNotice, RangeBar, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { PART } from '../ui/dictionary'
 import { date, figure, hours, range } from '../ui/words'
-import { useRuns, useWaiting } from './queries'
+import { useRacks, useRuns, useWaiting, useWays } from './queries'
 
 type RunView = Schemas['RunView']
 type HarvestView = Schemas['HarvestView']
 
+type Method = Schemas['AdviceView']['method']
+
+const METHODS: { value: Method; label: string; hint: string }[] = [
+  { value: 'SCREEN', label: 'on a screen', hint: 'one layer, turned daily' },
+  { value: 'HANG', label: 'hung in bundles', hint: 'thinner than 3 cm at the tie' },
+  { value: 'DEHYDRATOR', label: 'in a dehydrator', hint: 'hours instead of days' },
+]
 export function Rack() {
   const runs = useRuns()
   const waiting = useWaiting()
@@ -91,7 +98,7 @@ function RunRow({ run }: { run: RunView }) {
                 ? 'stalled in humid air'
                 : run.remainingHours
                   ? `done in about ${hours(run.remainingHours.likely)} (${hours(run.remainingHours.low)} to ${hours(run.remainingHours.high)})`
-                  : 'weigh it twice for a forecast'}
+                  : `before it is weighed: dry after ${hours(run.advice.dryAfterHours.low)} to ${hours(run.advice.dryAfterHours.high)}${run.advice.rackLots > 0 ? ', as this rack has shown' : ' or so'}`}
           </p>
         </>
       )}
@@ -111,6 +118,17 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const [high, setHigh] = useState('')
   const [temperature, setTemperature] = useState('')
   const [humidity, setHumidity] = useState('')
+  const racks = useRacks()
+  const [ownMethod, setMethod] = useState<Method>()
+  const [ownWashed, setWashed] = useState<boolean>()
+  const [ownStripped, setStripped] = useState<boolean>()
+  const ways = useWays(harvest.part, open)
+  const strips = ways.data?.strips ?? false
+  const stripped = strips && (ownStripped ?? ways.data?.usual.strippedBefore ?? false)
+  const methods = (ways.data?.methods ?? ['SCREEN']).filter((m) => m !== 'HANG' || !stripped)
+  const wanted = ownMethod ?? ways.data?.usual.method ?? 'SCREEN'
+  const method = methods.includes(wanted) ? wanted : 'SCREEN'
+  const washed = ownWashed ?? ways.data?.usual.washed ?? false
   const start = useMutation({
     mutationFn: () =>
       ask(
@@ -124,6 +142,9 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
             moisture: low || high ? { low: number(low) / 100, high: number(high) / 100 } : undefined,
             temperatureC: temperature ? number(temperature) : undefined,
             relativeHumidity: humidity ? number(humidity) / 100 : undefined,
+            method,
+            washed,
+            strippedBefore: stripped,
           },
         }),
       ),
@@ -158,10 +179,27 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
           <Input
             label="Which rack"
             value={rack}
+            list={`racks-${id}`}
             onChange={(e) => setRack(e.target.value)}
             error={at('rack')}
           />
+          <datalist id={`racks-${id}`}>
+            {(racks.data ?? []).map((r) => (
+              <option key={r} value={r} />
+            ))}
+          </datalist>
           <NumberInput label="Weight on it" unit="g" value={fresh} onChange={setFresh} error={at('freshG')} />
+          <Choose
+            label="How it dries"
+            value={method}
+            choices={METHODS.filter((m) => methods.includes(m.value))}
+            onChange={setMethod}
+            error={at('method')}
+          />
+          <div>
+            <Toggle label="Washed" checked={washed} onChange={setWashed} />
+            {strips && <Toggle label="Stripped from the stem" checked={stripped} onChange={setStripped} />}
+          </div>
           <NumberInput
             label="Water at the start, from"
             unit="%"

@@ -4,18 +4,18 @@ import { lazy, Suspense, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
+import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { nowIso, isoToday } from '../ui/clock'
 import { Findings } from '../ui/Findings'
 import { Mould } from '../ui/Mould'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { PART } from '../ui/dictionary'
-import { date, figure, hours, range } from '../ui/words'
+import { date, figure, hours, moment, range } from '../ui/words'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
 
 type RunView = Schemas['RunView']
-type Test = NonNullable<RunView['physicalTest']>
+type Test = RunView['tests'][number]['test']
 
 const DryingCurve = lazy(async () => ({ default: (await import('./DryingCurve')).DryingCurve }))
 
@@ -32,6 +32,7 @@ function RunPage({ run }: { run: RunView }) {
       <div className="grid gap-4 lg:grid-cols-[17rem_minmax(0,1fr)_19rem]">
         <div className="space-y-4">
           {drying && <Weigh run={run} />}
+          {drying && <Tests run={run} />}
           {drying && <Condition key={run.version} run={run} />}
         </div>
         <div className="space-y-3">
@@ -70,7 +71,13 @@ function RunPage({ run }: { run: RunView }) {
                 note={
                   run.remainingHours && !run.done
                     ? `90 % band: ${hours(run.remainingHours.low)} to ${hours(run.remainingHours.high)}, on the rack`
-                    : undefined
+                    : run.done
+                      ? undefined
+                      : `before any weighing: ${hours(run.advice.dryAfterHours.low)} to ${hours(run.advice.dryAfterHours.high)} at work, ${
+                          run.advice.rackLots > 0
+                            ? `learned from ${run.advice.rackLots} lots on this rack`
+                            : 'a wide guess; this rack will teach it'
+                        }`
                 }
               />
               <Figure
@@ -171,13 +178,64 @@ function Weigh({ run }: { run: RunView }) {
   )
 }
 
-const TESTS: { value: Test | 'NONE'; label: string }[] = [
-  { value: 'NONE', label: 'not tried' },
+const TESTS: { value: Test; label: string }[] = [
   { value: 'BENDS', label: 'bends' },
   { value: 'CRUMBLES', label: 'leaf crumbles' },
   { value: 'SNAPS', label: 'stem snaps' },
   { value: 'HARD', label: 'hard through' },
 ]
+
+/** Each try with its time; two that are dry, half a day apart, end a drying without a scale. */
+function Tests({ run }: { run: RunView }) {
+  const queries = useQueryClient()
+  const tried = useMutation({
+    mutationFn: (test: Test) =>
+      ask(
+        api.POST('/api/drying/runs/{id}/tests', {
+          params: { path: { id: run.id } },
+          body: { id: v7(), test, at: nowIso() },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  const strike = useMutation({
+    mutationFn: (test: string) =>
+      ask(
+        api.POST('/api/drying/runs/{id}/tests/{test}/strike', {
+          params: { path: { id: run.id, test } },
+          body: { reason: 'was wrong' },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  return (
+    <Section title="Try a stem or leaf">
+      <div className="grid grid-cols-2 gap-2">
+        {TESTS.map((t) => (
+          <Button key={t.value} disabled={tried.isPending} onClick={() => tried.mutate(t.value)}>
+            {t.label}
+          </Button>
+        ))}
+      </div>
+      <ProblemNotice error={tried.error ?? strike.error} />
+      <ul className="mt-2 text-sm">
+        {run.tests.map((t) => (
+          <li key={t.id} className="flex justify-between gap-2">
+            <span>
+              {moment(t.at)}: {TESTS.find((x) => x.value === t.test)?.label}
+            </span>
+            <button type="button" className="text-soft min-h-6 underline" onClick={() => strike.mutate(t.id)}>
+              was wrong
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="text-soft text-sm">
+        Dry twice, twelve hours apart, is as good as a scale that stands still.
+      </p>
+    </Section>
+  )
+}
 
 function Condition({ run }: { run: RunView }) {
   const queries = useQueryClient()
@@ -185,7 +243,6 @@ function Condition({ run }: { run: RunView }) {
   const [humidity, setHumidity] = useState(
     run.relativeHumidity == null ? '' : figure(run.relativeHumidity * 100),
   )
-  const [test, setTest] = useState<Test | 'NONE'>(run.physicalTest ?? 'NONE')
   const [working, setWorking] = useState(run.working)
   const save = useMutation({
     mutationFn: () =>
@@ -195,7 +252,6 @@ function Condition({ run }: { run: RunView }) {
           body: {
             temperatureC: temperature ? number(temperature) : undefined,
             relativeHumidity: humidity ? number(humidity) / 100 : undefined,
-            physicalTest: test === 'NONE' ? undefined : test,
             working,
             at: nowIso(),
           },
@@ -216,7 +272,6 @@ function Condition({ run }: { run: RunView }) {
           <NumberInput label="Air" unit="°C" value={temperature} onChange={setTemperature} />
           <NumberInput label="Humidity" unit="%" value={humidity} onChange={setHumidity} />
         </div>
-        <Choose label="Stem or leaf test" value={test} choices={TESTS} onChange={setTest} />
         <Toggle label="Rack is at work" checked={working} onChange={setWorking} />
         <ProblemNotice error={save.error} />
         <Button type="submit" disabled={save.isPending}>
@@ -232,13 +287,19 @@ function ToJar({ run }: { run: RunView }) {
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const last = run.weighings.at(-1)?.massG ?? run.freshG
-  const [mass, setMass] = useState(String(last))
+  const [mass, setMass] = useState(run.byTestAlone ? '' : String(last))
   const [place, setPlace] = useState('still-room, dark cupboard')
   const jar = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/jars', {
-          body: { id, fromRun: run.id, on: isoToday(), massG: number(mass), place },
+          body: {
+            id,
+            fromRun: run.id,
+            on: isoToday(),
+            massG: mass.trim() === '' ? undefined : number(mass),
+            place,
+          },
         }),
       ),
     onSuccess: async () => {
@@ -255,7 +316,17 @@ function ToJar({ run }: { run: RunView }) {
           jar.mutate()
         }}
       >
-        <NumberInput label="Weight into the jar" unit="g" value={mass} onChange={setMass} />
+        <NumberInput
+          label="Weight into the jar"
+          unit="g"
+          value={mass}
+          onChange={setMass}
+          {...(run.byTestAlone
+            ? {
+                hint: `empty: not weighed; ${figure(run.advice.leastDriedG)} g counts, the least it may be`,
+              }
+            : {})}
+        />
         <Input label="Where it will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
         <ProblemNotice error={jar.error} />
         <Button kind={run.done ? 'main' : 'quiet'} type="submit" disabled={jar.isPending}>

@@ -5,11 +5,13 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { Button, ButtonLink, Choose, Input, NumberInput } from '../ui/controls'
+import { Button, ButtonLink, Choose, NumberInput } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { date, figure, range } from '../ui/words'
+import { Fill } from './Fill'
+import { Pan } from './Pan'
 import { Steps } from './parts'
 import { useBatch } from './queries'
 import { useKitchen } from './useKitchen'
@@ -22,6 +24,9 @@ export function Batch() {
   const batch = useBatch(id)
   return <Loaded query={batch}>{(b) => <BatchPage batch={b} />}</Loaded>
 }
+
+/** As the server has it: before, too little is in the spirit. */
+const FIRST_POUR_DAY = 14
 
 function BatchPage({ batch }: { batch: BatchView }) {
   const kitchen = useKitchen(batch.id)
@@ -81,7 +86,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
                   code: batch.state,
                   severity: batch.state === 'HOLD' ? 'HOLD' : 'STOP',
                   message: batch.stateReason ?? 'Not usable.',
-                  action: batch.state === 'HOLD' ? 'Resolve it on its lot page.' : 'Set it aside.',
+                  action: batch.state === 'HOLD' ? 'Resolve it below, or on its lot page.' : 'Set it aside.',
                 },
               ]}
             />
@@ -101,7 +106,11 @@ function BatchPage({ batch }: { batch: BatchView }) {
             </Section>
           )}
           {batch.asksSpoon && <Spoon batch={batch} />}
+          {batch.asksPan && batch.status === 'PRESSED' && <Pan batch={batch} />}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
+          {batch.status === 'STEEPING' && batch.kind === 'TINCTURE' && batch.day >= FIRST_POUR_DAY && (
+            <Fill batch={batch} pouringOff />
+          )}
           {batch.status === 'PRESSED' && batch.water && <Settle batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
           {batch.containers.length > 0 && (
@@ -290,89 +299,6 @@ function Settle({ batch }: { batch: BatchView }) {
       >
         {batch.water === 'SEEN' ? 'The oil is poured off' : 'There is water under it after all'}
       </Button>
-    </Section>
-  )
-}
-
-function Fill({ batch }: { batch: BatchView }) {
-  const queries = useQueryClient()
-  const salve = batch.plan.fills === 'TIN'
-  const [rows, setRows] = useState([{ capacity: salve ? '30' : '50', count: '1' }])
-  const [place, setPlace] = useState('still-room, dark cupboard')
-  const fill = useMutation({
-    mutationFn: (restGone: boolean) =>
-      ask(
-        api.POST('/api/making/batches/{id}/containers', {
-          params: { path: { id: batch.id }, header: ifMatch(batch.version) },
-          body: {
-            containers: restGone
-              ? []
-              : rows.map((r) => ({ capacityMl: number(r.capacity), count: number(r.count) })),
-            on: isoToday(),
-            place,
-            restGone,
-          },
-        }),
-      ),
-    onSuccess: () => queries.invalidateQueries(),
-  })
-  const word = salve ? 'tins' : 'bottles'
-  const set = (i: number, change: Partial<(typeof rows)[number]>) =>
-    setRows(rows.map((r, k) => (k === i ? { ...r, ...change } : r)))
-  return (
-    <Section
-      title={salve ? 'Into tins' : 'Into bottles'}
-      aside={
-        <span>
-          <strong>{figure(batch.remaining)}</strong> {batch.plan.unit} to fill
-        </span>
-      }
-    >
-      <form
-        className="space-y-2"
-        onSubmit={(e) => {
-          e.preventDefault()
-          fill.mutate(false)
-        }}
-      >
-        {rows.map((r, i) => (
-          <div key={i} className="grid grid-cols-2 gap-2">
-            <NumberInput
-              label={i === 0 ? 'Each holds' : `Each of size ${i + 1} holds`}
-              unit="mL"
-              value={r.capacity}
-              onChange={(capacity) => set(i, { capacity })}
-            />
-            <NumberInput
-              label={i === 0 ? `How many ${word}` : `How many of size ${i + 1}`}
-              value={r.count}
-              onChange={(count) => set(i, { count })}
-            />
-          </div>
-        ))}
-        <button
-          type="button"
-          className="min-h-8 underline"
-          onClick={() => setRows([...rows, { capacity: '', count: '1' }])}
-        >
-          Another size
-        </button>
-        <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
-        <ProblemNotice error={fill.error} />
-        <div className="flex flex-wrap gap-2">
-          <Button kind="main" type="submit" disabled={fill.isPending}>
-            Fill the {word}
-          </Button>
-          {batch.containers.length > 0 && (
-            <Button onClick={() => fill.mutate(true)} disabled={fill.isPending}>
-              The rest is gone
-            </Button>
-          )}
-        </div>
-        <p className="text-soft text-sm">
-          What is not filled stays here until you fill it, or say it is gone.
-        </p>
-      </form>
     </Section>
   )
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Choose, Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
+import { EssentialOils, UNSCENTED } from './EssentialOils'
 import { lotChoice, stockOf } from './lots'
 import { OILS } from './Oil'
 import { setPath } from './setPath'
@@ -22,6 +23,7 @@ export const Cream = withLots(function Cream({ lots }) {
   const [preservative, setPreservative] = useState<StockIn>()
   const [preservativePercent, setPreservativePercent] = useState(1)
   const [jar, setJar] = useState(30)
+  const [scented, setScented] = useState(UNSCENTED)
   const waters = stockOf(lots, ['TEA', 'WASH'])
   const lot = lots.find((l) => l.id === oil.lotId)
   const body = {
@@ -33,6 +35,7 @@ export const Cream = withLots(function Cream({ lots }) {
     emulsifierPercent,
     ...(water ? { water } : {}),
     ...(preservative ? { preservative, preservativePercent } : {}),
+    ...scented,
     jarMl: jar,
   }
   return (
@@ -44,6 +47,7 @@ export const Cream = withLots(function Cream({ lots }) {
         if (field.startsWith('oil')) setOil(setPath({ oil }, field, id).oil)
         if (field.startsWith('emulsifier')) setEmulsifier(setPath({ emulsifier }, field, id).emulsifier)
         if (field.startsWith('preservative')) setPreservative({ lotId: id })
+        if (field.startsWith('essential')) setScented(setPath(scented, field, id))
       }}
     >
       <Slider label="To make" unit="g" value={total} min={20} max={500} step={10} onChange={setTotal} />
@@ -110,6 +114,7 @@ export const Cream = withLots(function Cream({ lots }) {
           onChange={setPreservativePercent}
         />
       )}
+      <EssentialOils lots={lots} value={scented} onChange={setScented} />
       <Slider label="Into jars of" unit="mL" value={jar} min={10} max={120} step={5} onChange={setJar} />
     </BenchOf>
   )

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose, NumberInput, Slider, Toggle } from '../ui/controls'
 import { number } from '../ui/read'
+import { useVessels } from '../shelf/vessels'
 import { BenchOf } from './BenchOf'
 import { firstToUse, lotChoice, stockOf, usable, type LotForm } from './lots'
 import { setPath } from './setPath'
@@ -48,10 +49,18 @@ export const Formula = withLots(function Formula({ lots }) {
     return [part(first[0]?.id, 'LEAD'), part((first[1] ?? first[0])?.id, 'SUPPORT')]
   })
   const [daily, setDaily] = useState(0)
-  const [sizes, setSizes] = useState([
-    { capacity: '50', count: '2' },
-    { capacity: '20', count: '2' },
-  ])
+  const vessels = useVessels()
+  const [ownSizes, setSizes] = useState<{ capacity: string; count: string }[]>()
+  const free = (vessels.data ?? []).filter((v) => v.kind === 'BOTTLE' && v.free > 0)
+  // The household's own that are free, before any that are only thought of.
+  const sizes =
+    ownSizes ??
+    (free.length > 0
+      ? free.map((v) => ({ capacity: String(v.capacityMl), count: String(v.free) }))
+      : [
+          { capacity: '50', count: '2' },
+          { capacity: '20', count: '2' },
+        ])
   const [outside, setOutside] = useState(false)
   const set = (i: number, change: Partial<Part>) =>
     setParts(parts.map((p, k) => (k === i ? { ...p, ...change } : p)))
@@ -135,6 +144,7 @@ export const Formula = withLots(function Formula({ lots }) {
       />
       <fieldset className="space-y-2">
         <legend className="text-soft text-sm font-medium">Bottles at hand</legend>
+        {free.length > 0 && !ownSizes && <p className="text-soft text-sm">Your own that are free.</p>}
         {sizes.map((s, i) => (
           <div key={i} className="grid grid-cols-2 gap-2">
             <NumberInput

@@ -9,11 +9,13 @@ export const PRESS: { value: Press; label: string; hint: string }[] = [
   { value: 'EARLY', label: 'press early', hint: 'after 14 days' },
   { value: 'MEDIUM', label: 'press at four weeks', hint: 'after 28 days' },
   { value: 'LONG', label: 'press late', hint: 'after 42 days' },
+  { value: 'LEAVE', label: 'left on the herb', hint: 'poured off as it is needed' },
 ]
 
 /** When this household presses, by its school. */
 export function usePress(): Press {
   const keepsTo = useKeepsTo()
+  if (keepsTo('LEAVE_ON_HERB')) return 'LEAVE'
   return keepsTo('PRESS_EARLY') ? 'EARLY' : keepsTo('PRESS_LONG') ? 'LONG' : 'MEDIUM'
 }
 

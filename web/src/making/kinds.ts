@@ -93,6 +93,13 @@ export const KINDS: Kind[] = [
     page: async () => (await import('./Oil')).Oil,
   },
   {
+    path: 'evaporated',
+    group: 'Oil and skin',
+    name: 'A decoction into oil',
+    says: 'the water boiled away',
+    page: async () => (await import('./Evaporated')).Evaporated,
+  },
+  {
     path: 'salve',
     group: 'Oil and skin',
     name: 'Salve',
@@ -115,10 +122,17 @@ export const KINDS: Kind[] = [
   },
   {
     path: 'dry',
-    group: 'Dry',
+    group: 'Dry, salted, frozen',
     name: 'Tea mixture, powder',
     says: 'several jars by parts, or ground',
     page: async () => (await import('./Dry')).Dry,
+  },
+  {
+    path: 'kept',
+    group: 'Dry, salted, frozen',
+    name: 'Salted or frozen',
+    says: 'fresh herb kept without drying',
+    page: async () => (await import('./Kept')).Kept,
   },
 ]
 

@@ -17,9 +17,10 @@ export const herbLots = (lots: LotView[]) =>
     .filter(
       (l) =>
         l.remaining > 0 &&
-        ((l.form === 'HERB' && (l.stage === 'STOCK' || l.stage === 'HARVEST')) ||
+        ((l.form === 'HERB' && (l.stage === 'STOCK' || (l.stage === 'HARVEST' && !l.racked))) ||
           l.form === 'TEA_MIXTURE' ||
-          l.form === 'POWDER'),
+          l.form === 'POWDER' ||
+          l.form === 'FROZEN_HERB'),
     )
     .sort(firstToUse)
 

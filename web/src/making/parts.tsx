@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
-import { Button, Input } from '../ui/controls'
+import { vesselName, type VesselView } from '../shelf/vessels'
+import { Button, Choose, Input } from '../ui/controls'
 import { Acknowledge, type useAcknowledged } from '../ui/Acknowledge'
 import { Findings } from '../ui/Findings'
 import { Because, ProblemNotice, Section } from '../ui/page'
@@ -16,6 +17,9 @@ export function StartPanel({
   findings,
   because,
   reasons,
+  fits,
+  vessel,
+  onVessel,
   error,
   pending,
   ready,
@@ -26,6 +30,10 @@ export function StartPanel({
   findings: Finding[]
   because: string[]
   reasons: ReturnType<typeof useAcknowledged>
+  /** The household's own vessels that are free and large enough. */
+  fits: VesselView[]
+  vessel: string
+  onVessel: (id: string) => void
   error: unknown
   pending: boolean
   ready: boolean
@@ -39,6 +47,17 @@ export function StartPanel({
       <Section>
         <Input label="Name on the label" value={name} onChange={(e) => onName(e.target.value)} />
         <div className="mt-2 space-y-2">
+          {fits.length > 0 && (
+            <Choose
+              label="It stands in"
+              value={fits.some((v) => v.id === vessel) ? vessel : 'other'}
+              choices={[
+                ...fits.map((v) => ({ value: v.id, label: vesselName(v), hint: `${v.free} free` })),
+                { value: 'other', label: 'another, not counted' },
+              ]}
+              onChange={(v) => onVessel(v === 'other' ? '' : v)}
+            />
+          )}
           <ProblemNotice error={error} />
           <Button kind="main" className="w-full" disabled={pending || stopped || !ready} onClick={onStart}>
             Start the batch

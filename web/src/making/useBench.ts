@@ -24,6 +24,7 @@ export function useBench(called: string, body: BatchBody) {
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [named, setNamed] = useState('')
+  const [vessel, setVessel] = useState('')
   const reasons = useAcknowledged()
   const name = named || called
   const startedOn = isoToday()
@@ -32,8 +33,15 @@ export function useBench(called: string, body: BatchBody) {
   const live = useLive(body.kind, whole(body.kind, []), (b, signal) =>
     ask(api.POST('/api/making/batches/check', { body: b, signal })),
   )
+  const fits = live.data?.fits ?? []
   const starting = useMutation({
-    mutationFn: () => ask(api.POST('/api/making/batches', { body: whole(name, reasons.list) })),
+    mutationFn: () =>
+      ask(
+        api.POST('/api/making/batches', {
+          params: { query: { vessel: fits.some((v) => v.id === vessel) ? vessel : undefined } },
+          body: whole(name, reasons.list),
+        }),
+      ),
     onSuccess: async (batch) => {
       await queries.invalidateQueries()
       await navigate(`/making/batches/${batch.id}`)
@@ -49,6 +57,9 @@ export function useBench(called: string, body: BatchBody) {
       findings: live.data?.findings ?? [],
       because: live.data?.because ?? [],
       reasons,
+      fits,
+      vessel,
+      onVessel: setVessel,
       error: starting.error ?? live.error,
       pending: starting.isPending,
       ready: Boolean(live.data?.feasible) && live.data?.missing.length === 0,

@@ -2,18 +2,21 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { Button, ButtonLink, Input } from '../ui/controls'
+import { Button, ButtonLink, Choose, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
 import { tray } from '../ui/tray'
 import { PART } from '../ui/dictionary'
 import { date, figure, range, moment } from '../ui/words'
+import { Account } from './Account'
 import { LABELS } from './BoughtForm'
+import { EditLot } from './EditLot'
 import { PERCENT } from './percent'
 import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
 import { Basket, Jar } from './Vessel'
+import { useVessels, vesselName } from './vessels'
 
 type LotView = Schemas['LotView']
 
@@ -77,7 +80,7 @@ function LotPage({ lot }: { lot: LotView }) {
               <State state={lot.state} expired={lot.expired} />
             )}{' '}
             {lot.remaining === 0 ? (
-              <strong>used up</strong>
+              <strong>nothing is left</strong>
             ) : lot.state !== 'USABLE' || lot.expired ? (
               <strong className="text-madder">not to be used</strong>
             ) : (
@@ -121,7 +124,11 @@ function LotPage({ lot }: { lot: LotView }) {
           {lot.traits.includes('HONEY') && (
             <p className="text-madder mt-3 font-medium">Holds honey: not under one year of age.</p>
           )}
-          <p className="text-soft mt-3">{lot.place}</p>
+          <p className="text-soft mt-3">
+            {lot.place}
+            {lot.supplierLot ? `${lot.place ? ', ' : ''}label number ${lot.supplierLot}` : ''}
+            {lot.desiccantOn ? `; desiccant of ${date(lot.desiccantOn)}` : ''}
+          </p>
           {lot.supplier && (
             <p className="text-soft">
               Bought from {lot.supplier}; the label gives{' '}
@@ -153,14 +160,26 @@ function LotPage({ lot }: { lot: LotView }) {
                   message: lot.stateReason ?? 'Not usable.',
                   action:
                     lot.state === 'HOLD'
-                      ? 'Resolve it, then release it below.'
+                      ? lot.heldByTheWork
+                        ? 'A word does not lift it.'
+                        : 'Resolve it, then release it below.'
                       : 'Do not use, give or take it.',
                 },
               ]}
             />
           )}
-          {lot.state === 'HOLD' && <Release lot={lot} />}
+          {lot.state === 'HOLD' &&
+            (lot.heldByTheWork ? (
+              <ButtonLink kind="main" to={`/making/batches/${lot.id}`}>
+                To its batch: weigh it or look at it there
+              </ButtonLink>
+            ) : (
+              <Release lot={lot} />
+            ))}
+          {(lot.stage === 'STOCK' || finished) && lot.remaining > 0 && <StandsIn lot={lot} />}
+          {(lot.stage === 'STOCK' || finished) && <EditLot lot={lot} />}
           {finished && <Give lot={lot} />}
+          {lot.stage !== 'STAND' && <Account lot={lot} />}
           {lot.stage !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
         </div>
       </div>
@@ -221,6 +240,38 @@ function Give({ lot }: { lot: LotView }) {
           Note who has it
         </Button>
       </div>
+    </Section>
+  )
+}
+
+/** In which of the household's own vessels it stands. */
+function StandsIn({ lot }: { lot: LotView }) {
+  const queries = useQueryClient()
+  const vessels = useVessels()
+  const put = useMutation({
+    mutationFn: (vesselId: string | undefined) =>
+      ask(
+        api.POST('/api/shelf/lots/{id}/vessel', {
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+          body: { vesselId },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  const choices = (vessels.data ?? []).filter((v) => v.free > 0 || v.id === lot.vesselId)
+  if (choices.length === 0) return null
+  return (
+    <Section title="It stands in">
+      <Choose
+        label="Vessel"
+        value={lot.vesselId ?? 'other'}
+        choices={[
+          ...choices.map((v) => ({ value: v.id, label: vesselName(v), hint: `${v.free} free` })),
+          { value: 'other', label: 'another, not counted' },
+        ]}
+        onChange={(v) => put.mutate(v === 'other' ? undefined : v)}
+      />
+      <ProblemNotice error={put.error} />
     </Section>
   )
 }

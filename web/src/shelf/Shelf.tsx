@@ -1,13 +1,15 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
-import { Button } from '../ui/controls'
+import { Button, ButtonLink, Choose, Input } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { State } from '../ui/State'
-import { date, figure } from '../ui/words'
+import { date, days, figure } from '../ui/words'
+import { Board } from './Board'
 import { BoughtForm } from './BoughtForm'
-import { useLots } from './queries'
+import { finds, inOrder, ORDERS, type Order } from './find'
+import { useLots, useRunningOut } from './queries'
 import { SupplyForm } from './SupplyForm'
 
 type LotView = Schemas['LotView']
@@ -30,17 +32,28 @@ const SHELVES: { title: string; on: (l: LotView) => boolean; empty: string }[] =
   },
 ]
 
+const LOOK = 'sallowbrook.shelf'
+
 export function Shelf() {
   const lots = useLots()
   const [search] = useSearchParams()
   const [added, setAdded] = useState(0)
   const [adding, setAdding] = useState<'herb' | 'supply' | null>(search.get('add') === 'have' ? 'herb' : null)
+  const [words, setWords] = useState('')
+  const [order, setOrder] = useState<Order>('first')
+  const [list, setListed] = useState(() => localStorage.getItem(LOOK) === 'list')
   const opens = (what: 'herb' | 'supply') => () => setAdding(adding === what ? null : what)
+  const setList = (as: boolean) => {
+    localStorage.setItem(LOOK, as ? 'list' : 'boards')
+    setListed(as)
+  }
   return (
     <Page
       title="Shelf"
       actions={
         <>
+          <ButtonLink to="/shelf/stock-take">Stock-take</ButtonLink>
+          <ButtonLink to="/shelf/vessels">Jars and bottles</ButtonLink>
           <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'I already have herb'}</Button>
           <Button onClick={opens('supply')}>
             {adding === 'supply' ? 'Leave it' : 'I already have spirit, oil and the like'}
@@ -57,26 +70,67 @@ export function Shelf() {
         </p>
       )}
       <Loaded query={lots}>
-        {(all) => (
-          <div className="grid gap-4 lg:grid-cols-3">
-            {SHELVES.map((shelf) => {
-              const on = all.filter((l) => shelf.on(l) && l.remaining > 0)
-              return (
-                <Section key={shelf.title} title={shelf.title}>
-                  {on.length === 0 && <Empty>{shelf.empty}</Empty>}
-                  <ul>
-                    {on.map((l) => (
-                      <LotRow key={l.id} lot={l} />
-                    ))}
-                  </ul>
-                </Section>
-              )
-            })}
-          </div>
-        )}
+        {(all) => {
+          const there = all
+            .filter((l) => SHELVES.some((s) => s.on(l)) && l.remaining > 0 && finds(l, words))
+            .sort(inOrder(order))
+          return (
+            <>
+              <div className="mb-3 flex flex-wrap items-end gap-3">
+                <div className="w-72 max-w-full">
+                  <Input
+                    label="Find"
+                    type="search"
+                    value={words}
+                    onChange={(e) => setWords(e.target.value)}
+                    placeholder="name, plant, place, number"
+                  />
+                </div>
+                <div className="w-48">
+                  <Choose<Order>
+                    label="Order"
+                    value={order}
+                    choices={(Object.keys(ORDERS) as Order[]).map((o) => ({ value: o, label: ORDERS[o] }))}
+                    onChange={setOrder}
+                  />
+                </div>
+                <Button onClick={() => setList(!list)}>{list ? 'Show the boards' : 'Show a list'}</Button>
+                {words && (
+                  <p role="status" className="pb-2">
+                    {there.length} found
+                  </p>
+                )}
+              </div>
+              <div className="space-y-4">
+                {SHELVES.map((shelf) => {
+                  const on = there.filter(shelf.on)
+                  if (words && on.length === 0) return null
+                  return (
+                    <Section key={shelf.title} title={shelf.title}>
+                      {on.length === 0 && <Empty>{shelf.empty}</Empty>}
+                      {list ? (
+                        <ul className="gap-x-8 lg:columns-2">
+                          {on.map((l) => (
+                            <LotRow key={l.id} lot={l} />
+                          ))}
+                        </ul>
+                      ) : (
+                        <Board lots={on} label={shelf.title} />
+                      )}
+                    </Section>
+                  )
+                })}
+                {words && there.length === 0 && (
+                  <Empty>Nothing on the shelf is called that. What is used up stands below.</Empty>
+                )}
+              </div>
+            </>
+          )
+        }}
       </Loaded>
+      <RunsOut />
       <Past
-        title="Used up"
+        title="Used up and thrown away"
         name="lots"
         load={(page) => ask(api.GET('/api/shelf/lots/past', { params: { query: { page } } }))}
         to={(id) => `/shelf/${id}`}
@@ -85,20 +139,48 @@ export function Shelf() {
   )
 }
 
-function LotRow({ lot }: { lot: LotView }) {
-  const left = lot.amount > 0 ? lot.remaining / lot.amount : 0
+/** What will be gone soon, as fast as it was used lately. */
+function RunsOut() {
+  const soon = useRunningOut()
+  if (!soon.data || soon.data.length === 0) return null
   return (
-    <li className="border-line flex items-center gap-3 border-b py-2">
-      <svg viewBox="0 0 24 34" className="h-10 shrink-0" aria-hidden>
-        <rect x="2" y={32 - 24 * left} width="20" height={24 * left} fill="var(--amber)" opacity="0.6" />
-        <path d="M2 8h20v24H2ZM5 2h14v6H5Z" fill="none" stroke="var(--ink)" strokeWidth="2" />
-      </svg>
+    <div className="mt-4">
+      <Section title="Running out">
+        <ul className="gap-x-8 lg:columns-2">
+          {soon.data.map((r) => (
+            <li key={r.lotId} className="border-line flex justify-between gap-3 border-b py-1">
+              <Link className="underline" to={`/shelf/${r.lotId}`}>
+                {r.name}
+              </Link>
+              <span>
+                {r.left > 0 ? (
+                  <>
+                    <strong>{days(r.lastsDays)}</strong> more, at {figure(r.usedADay * 7)} {r.unit} a week
+                  </>
+                ) : (
+                  <strong>gone</strong>
+                )}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <p className="text-soft text-sm">As fast as it was used in the last three months.</p>
+      </Section>
+    </div>
+  )
+}
+
+function LotRow({ lot }: { lot: LotView }) {
+  return (
+    <li className="border-line flex break-inside-avoid items-center gap-3 border-b py-2">
       <div className="min-w-0 flex-1">
-        <Link to={`/shelf/${lot.id}`} className="font-medium underline">
+        <Link to={`/shelf/${lot.id}`} className="font-medium break-words underline">
           {lot.name}
         </Link>
         <p className="text-soft text-sm">
           {lot.code} · {figure(lot.remaining)} of {figure(lot.amount)} {lot.unit}
+          {lot.strengthPercent ? ` · ${figure(lot.strengthPercent)} %` : ''}
+          {lot.place ? ` · ${lot.place}` : ''}
           {lot.bestBefore ? ` · best before ${date(lot.bestBefore)}` : ''}
           {lot.holder ? ` · with ${lot.holder}` : ''}
         </p>

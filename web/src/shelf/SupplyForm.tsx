@@ -19,6 +19,9 @@ export const SUPPLIES: Supply['form'][] = [
   'GLYCERINE',
   'WINE',
   'SUGAR',
+  'SALT',
+  'BUTTER',
+  'ESSENTIAL_OIL',
   'EMULSIFIER',
   'PRESERVATIVE',
 ]

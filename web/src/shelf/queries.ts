@@ -8,3 +8,13 @@ export const useLot = (id: string) =>
     queryKey: ['lots', id],
     queryFn: () => ask(api.GET('/api/shelf/lots/{id}', { params: { path: { id } } })),
   })
+
+/** What will be gone soon, as fast as it was used lately. */
+export const useRunningOut = () =>
+  useQuery({ queryKey: ['running-out'], queryFn: () => ask(api.GET('/api/shelf/running-out')) })
+
+export const useAccount = (id: string) =>
+  useQuery({
+    queryKey: ['account', id],
+    queryFn: () => ask(api.GET('/api/shelf/lots/{id}/changes', { params: { path: { id } } })),
+  })

@@ -276,6 +276,8 @@ export const FORM: Record<Schemas['LotView']['form'], string> = {
   TEA_MIXTURE: 'tea mixture',
   POWDER: 'powder',
   POULTICE: 'poultice',
+  SALTED_HERB: 'salted herb',
+  FROZEN_HERB: 'frozen herb',
   INFUSED_OIL: 'infused oil',
   SALVE: 'salve',
   CREAM: 'cream',

@@ -47,3 +47,7 @@ export const hours = (h: number) => {
   if (h < 48) return `${Math.round(h)} h`
   return `${(h / 24).toFixed(1)} days`
 }
+
+/** So many days in the unit people would say. */
+export const days = (n: number) =>
+  n < 1 ? 'less than a day' : n < 15 ? `${n} ${n === 1 ? 'day' : 'days'}` : `about ${Math.floor(n / 7)} weeks`

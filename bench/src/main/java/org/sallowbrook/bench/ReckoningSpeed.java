@@ -73,7 +73,7 @@ public class ReckoningSpeed {
     }
 
     private static Drying.Request drying(List<Weighing> weighings) {
-        return new Drying.Request(1000, Moisture.of(0.70, 0.80), 0.10, weighings, new Drying.Air(26, 0.45), null);
+        return new Drying.Request(1000, Moisture.of(0.70, 0.80), 0.10, weighings, new Drying.Air(26, 0.45), List.of());
     }
 
     @Setup
@@ -104,7 +104,7 @@ public class ReckoningSpeed {
                     Strength.ofPercent(45),
                     DAY.plusYears(1),
                     Product.State.USABLE,
-                    false));
+                    java.util.Set.of()));
         }
         List<MedicineClass> medicines = List.copyOf(EnumSet.allOf(MedicineClass.class));
         person = new Person(

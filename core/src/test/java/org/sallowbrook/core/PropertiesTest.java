@@ -155,8 +155,8 @@ public class PropertiesTest {
             for (double t = 4; t <= 16; t += 4) {
                 weighings.add(new Weighing(t, dry + (800 - dry) * Math.exp(-k * t)));
                 if (weighings.size() >= 2) {
-                    var result =
-                            Drying.reckon(new Drying.Request(800, Moisture.exactly(w0), 0.10, weighings, null, null));
+                    var result = Drying.reckon(
+                            new Drying.Request(800, Moisture.exactly(w0), 0.10, weighings, null, List.of()));
                     if (result.remaining() == null) {
                         break;
                     }

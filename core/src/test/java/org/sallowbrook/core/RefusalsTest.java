@@ -79,8 +79,8 @@ public class RefusalsTest {
             door("air", v -> new Drying.Air(v, 0.5)),
             door("humidity", v -> new Drying.Air(20, v)),
             door("equilibrium", v -> Henderson.equilibriumMoisture(20, v)),
-            door("fresh", v -> new Drying.Request(v, Moisture.exactly(0.7), 0.1, List.of(), null, null)),
-            door("target", v -> new Drying.Request(100, Moisture.exactly(0.7), v, List.of(), null, null)),
+            door("fresh", v -> new Drying.Request(v, Moisture.exactly(0.7), 0.1, List.of(), null, List.of())),
+            door("target", v -> new Drying.Request(100, Moisture.exactly(0.7), v, List.of(), null, List.of())),
             door("tea herb", v -> Tea.Herb.weighed("t", "LEAF", v)),
             door(
                     "tea minutes",

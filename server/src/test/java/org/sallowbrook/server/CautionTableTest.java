@@ -25,6 +25,7 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.server.herbarium.ShippedCards;
 import org.sallowbrook.server.household.MedicineNames;
 import org.testng.annotations.BeforeClass;
@@ -66,7 +67,7 @@ public class CautionTableTest {
                 spirit ? Strength.ofPercent(40) : Strength.ofPercent(0),
                 ON.plusDays(100),
                 Product.State.USABLE,
-                honey);
+                honey ? Set.of(Trait.HONEY) : Set.of());
         var intake = mouth
                 ? DosingGate.Intake.mouth(1, 3, 5)
                 : new DosingGate.Intake(

@@ -184,7 +184,7 @@ final class Chain {
                 true);
     }
 
-    private void harvest(UUID id, LocalDate on, double massG) {
+    void harvest(UUID id, LocalDate on, double massG) {
         // Looked at on the day, or before it.
         client.post("/api/field/stands/" + stand + "/identifications", lookBody(client, on, null))
                 .expect(200);
@@ -234,18 +234,10 @@ final class Chain {
         client.change(
                         "PUT",
                         "/api/drying/runs/" + id + "/condition",
-                        Map.of(
-                                "temperatureC",
-                                35,
-                                "relativeHumidity",
-                                0.25,
-                                "physicalTest",
-                                "CRUMBLES",
-                                "working",
-                                true,
-                                "at",
-                                now),
+                        Map.of("temperatureC", 35, "relativeHumidity", 0.25, "working", true, "at", now),
                         version)
+                .expect(200);
+        client.post("/api/drying/runs/" + id + "/tests", Map.of("id", ServerTest.id(), "test", "CRUMBLES", "at", now))
                 .expect(200);
     }
 

@@ -34,7 +34,10 @@ public class KindsTest extends ServerTest {
             {"GLYCERINE", 99},
             {"WINE", 18},
             {"SUGAR", null},
-            {"EMULSIFIER", null}
+            {"EMULSIFIER", null},
+            {"SALT", null},
+            {"BUTTER", null},
+            {"ESSENTIAL_OIL", null}
         }) {
             Map<String, Object> body = new HashMap<>(Map.of(
                     "id",
@@ -149,6 +152,21 @@ public class KindsTest extends ServerTest {
                         "COLD",
                         "route",
                         "EXTERNAL"));
+            case "KEPT SALT" ->
+                body.putAll(Map.of("herbs", List.of(herb()), "by", "SALT", "salt", lot(stock.get("SALT")), "saltG", 2));
+            case "KEPT FROST" -> body.putAll(Map.of("herbs", List.of(herb()), "by", "FROST"));
+            case "EVAPORATED_OIL" ->
+                body.putAll(Map.of(
+                        "decoction",
+                        lot(tea),
+                        "decoctionMl",
+                        10,
+                        "carrier",
+                        lot(stock.get("CARRIER_OIL")),
+                        "oilMl",
+                        100,
+                        "route",
+                        "EXTERNAL"));
             case "FORMULA" ->
                 body.putAll(Map.of(
                         "parts",
@@ -194,6 +212,9 @@ public class KindsTest extends ServerTest {
                     "CREAM_UNPRESERVED",
                     "NO_HONEY_UNDER_ONE",
                     "INTACT_SKIN_ONLY",
+                    "WATER_IN_HOT_OIL",
+                    "LEFT_ON_THE_HERB",
+                    "SALT_WEAK",
                     "DUST",
                     "DRAINING_MAY_GIVE_NOTHING",
                     "HERB_NOT_COVERED",
@@ -226,6 +247,9 @@ public class KindsTest extends ServerTest {
             {"FORMULA", "MIXTURE"},
             {"CREAM", "CREAM"},
             {"JOINED", "TINCTURE"},
+            {"KEPT SALT", "SALTED_HERB"},
+            {"KEPT FROST", "FROZEN_HERB"},
+            {"EVAPORATED_OIL", "INFUSED_OIL"},
         };
     }
 

@@ -19,12 +19,14 @@ import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.household.PlantFamily;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.salve.EssentialOil;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Trait;
 
 /**
  * Every gate between a bottle and a person: product, person, medicine, constituent, silence, dose, first time. Run when a
@@ -214,6 +216,8 @@ public final class DosingGate {
         gate.alcohol();
         gate.blockedBowel();
         gate.infants();
+        gate.essentialOils();
+        gate.salted();
         gate.firstTime();
         return gate.findings;
     }
@@ -568,7 +572,7 @@ public final class DosingGate {
             return;
         }
         taxon.caution(MedicineClass.DIABETES).ifPresent(c -> present(taxon, c, Condition.DIABETES.words()));
-        if (product.honey()) {
+        if (product.is(Trait.HONEY)) {
             findings.add(Finding.warn("SUGAR", "It holds honey, which is sugar.", "Count it in, or make it without."));
         }
     }
@@ -789,8 +793,50 @@ public final class DosingGate {
                 stop("UNDER_TWO", "Nothing by mouth under two years.", "Ask a doctor.");
             }
         }
-        if (product.honey() && person.ageYears() < 1 && byMouth()) {
+        if (product.is(Trait.HONEY) && person.ageYears() < 1 && byMouth()) {
             stop("HONEY", "No honey under one year: infant botulism.", "Never.");
+        }
+    }
+
+    private void salted() {
+        if (!product.is(Trait.SALTED) || !byMouth()) {
+            return;
+        }
+        for (Condition condition :
+                List.of(Condition.HEART_FAILURE, Condition.KIDNEY_DISEASE, Condition.FLUID_RETENTION)) {
+            if (person.conditions().contains(condition)) {
+                stop(
+                        "SALTED",
+                        "It is kept by salt, which is not for " + condition.words() + ".",
+                        "Use it dried or frozen.");
+                return;
+            }
+        }
+    }
+
+    /** What the bench let in for grown-ups must not reach a child, nor anybody expecting. */
+    private void essentialOils() {
+        if (!product.is(Trait.ESSENTIAL_OIL)) {
+            return;
+        }
+        if (person.ageYears() < EssentialOil.NONE_BELOW_YEARS) {
+            stop("ESSENTIAL_OIL_INFANT", "It holds essential oil: not under two years.", "Make one without.");
+        } else if (person.ageYears() < EssentialOil.COOLING_FROM_YEARS && product.is(Trait.COOLING_OIL)) {
+            stop(
+                    "COOLING_OIL",
+                    "Menthol, cineole or camphor can stop the breath of a small child.",
+                    "Never on or near the face of a child under six; make one without.");
+        } else if (person.ageYears() < EssentialOil.ADULT_FROM_YEARS && product.is(Trait.ESSENTIAL_OIL_FOR_ADULTS)) {
+            stop(
+                    "ESSENTIAL_OIL_CHILD",
+                    "It holds more essential oil than a child's skin is given.",
+                    "Make one for a child, with half a percent or none.");
+        }
+        if (person.pregnant()) {
+            stop(
+                    "ESSENTIAL_OIL_PREGNANT",
+                    "It holds essential oil, which goes through the skin.",
+                    "Use one without, or ask the midwife or a pharmacist.");
         }
     }
 

@@ -24,6 +24,10 @@ public final class Drying {
     static final double POOR_FIT_OF_START = 0.02;
     static final double MOULD_MOISTURE = 0.30;
     static final double MOULD_HOURS = 72;
+    /** What herb that crumbles may still hold, wet basis: what a jar bears at most. */
+    static final double TOUCH_MOST = 0.14;
+
+    private static final double TOUCH_LEAST = 0.06;
     /** Dry herb draws water from humid air, but not more than this share of its weight between two weighings. */
     static final double GAINS_AT_MOST = 0.10;
 
@@ -57,11 +61,19 @@ public final class Drying {
         }
     }
 
+    /** A stem or leaf that was tried. @param rackHours on the rack at work */
+    public record Tested(double rackHours, PhysicalTest test) {
+        public Tested {
+            Checks.begin().range("tests.rackHours", rackHours, 0, 20_000).done();
+        }
+    }
+
     /**
      * @param freshG the weighing at hour 0
      * @param targetMoisture wet basis, above 0 and below the initial moisture
      * @param weighings in any order; one at hour 0 must agree with freshG
      * @param air null when not measured
+     * @param tests in any order
      */
     public record Request(
             double freshG,
@@ -69,8 +81,36 @@ public final class Drying {
             double targetMoisture,
             List<Weighing> weighings,
             @Nullable Air air,
-            @Nullable PhysicalTest physicalTest) {
+            List<Tested> tests) {
+
+        /** With one test, tried at the last weighing; null where none was. */
+        public Request(
+                double freshG,
+                Moisture initialMoisture,
+                double targetMoisture,
+                List<Weighing> weighings,
+                @Nullable Air air,
+                @Nullable PhysicalTest test) {
+            this(
+                    freshG,
+                    initialMoisture,
+                    targetMoisture,
+                    weighings,
+                    air,
+                    test == null
+                            ? List.of()
+                            : List.of(new Tested(
+                                    weighings.stream()
+                                            .mapToDouble(Weighing::rackHours)
+                                            .max()
+                                            .orElse(0),
+                                    test)));
+        }
+
         public Request {
+            tests = tests.stream()
+                    .sorted((x, y) -> Double.compare(x.rackHours(), y.rackHours()))
+                    .toList();
             weighings = weighings.stream()
                     .sorted((x, y) -> Double.compare(x.rackHours(), y.rackHours()))
                     .toList();
@@ -104,6 +144,7 @@ public final class Drying {
      * @param moistureNow null when the weights contradict the initial moisture
      * @param remaining null when no curve can be fitted, it cannot finish, or it is done
      * @param equilibriumMoisture wet basis; 0 without air
+     * @param byTestAlone whether it is judged dry by touch, nothing having been weighed
      */
     public record Result(
             @Nullable Interval targetG,
@@ -113,6 +154,7 @@ public final class Drying {
             double equilibriumMoisture,
             boolean constantMass,
             boolean done,
+            boolean byTestAlone,
             List<CurvePoint> curve,
             List<Finding> findings,
             List<String> because) {
@@ -188,7 +230,17 @@ public final class Drying {
             Moisture initial = initialMoisture();
             if (initial == null) {
                 return new Result(
-                        null, null, null, Model.NONE, equilibrium, false, false, List.of(), findings, because.lines());
+                        null,
+                        null,
+                        null,
+                        Model.NONE,
+                        equilibrium,
+                        false,
+                        false,
+                        false,
+                        List.of(),
+                        findings,
+                        because.lines());
             }
             double mostDry = request.freshG() * (1 - initial.low());
             double leastDry = request.freshG() * (1 - initial.high());
@@ -206,6 +258,11 @@ public final class Drying {
                                 + Words.percent(request.targetMoisture()) + " it must reach.",
                         "Warm the air, use a dehydrator, or finish it in a closed box with desiccant."));
             }
+            if (done && byTestAlone()) {
+                now = Interval.of(Math.min(Math.max(TOUCH_LEAST, equilibrium), TOUCH_MOST), TOUCH_MOST);
+                because.say("Nothing was weighed; by two tests that were dry it holds at most "
+                        + Words.percent(TOUCH_MOST) + " water.");
+            }
             mouldRisk(now);
             ThinLayer curve = later.size() < 2 ? null : fit(initial.mid(), equilibrium);
             if (curve != null) {
@@ -220,6 +277,7 @@ public final class Drying {
                     equilibrium,
                     constant,
                     done,
+                    done && byTestAlone(),
                     curve == null ? List.of() : draw(curve, remaining),
                     findings,
                     because.lines());
@@ -296,7 +354,9 @@ public final class Drying {
         }
 
         private boolean done(Interval now, boolean constant, double equilibrium) {
-            PhysicalTest test = request.physicalTest();
+            PhysicalTest test = request.tests().isEmpty()
+                    ? null
+                    : request.tests().get(request.tests().size() - 1).test();
             if (test == PhysicalTest.BENDS) {
                 findings.add(Finding.hold(
                         "STILL_BENDS",
@@ -311,25 +371,61 @@ public final class Drying {
             // A weight that stands still high above what dry herb can weigh is a scale or a rack that is off, not
             // dryness.
             boolean possible = now.low() <= request.targetMoisture();
-            boolean dry = constant && physical && possible && equilibrium < request.targetMoisture();
+            boolean still = equilibrium < request.targetMoisture();
+            if (byTestAlone()) {
+                findings.add(Finding.note(
+                        "DRY_BY_TOUCH",
+                        "Nothing was weighed: it is judged dry by two tests alone, and may hold up to "
+                                + Words.percent(TOUCH_MOST) + " water.",
+                        "Look at the jar after a week: mist on the glass means it must go back on the rack."));
+                return true;
+            }
+            boolean dry = (constant || twiceDry()) && physical && possible && still;
             if (!dry) {
                 findings.add(Finding.hold(
                         "DAMP",
                         "It may hold " + Words.percent(now.high()) + " water; it may go to the jar at "
                                 + Words.percent(request.targetMoisture()) + ".",
-                        "Dry on. It counts as dry too when two weighings 12 rack hours apart differ by under 1 %,"
-                                + " the air is dry enough, and stems snap or leaves crumble."));
+                        "Dry on. It counts as dry too when stems snap or leaves crumble, in dry enough air, and two"
+                                + " weighings 12 rack hours apart differ by under 1 %, or the test is the same twice"
+                                + " 12 hours apart."));
             }
             return dry;
+        }
+
+        /** Dry to the touch twice, far enough apart, and never bending since. */
+        private boolean twiceDry() {
+            List<Tested> tests = request.tests();
+            for (int i = tests.size() - 1; i >= 0 && tests.get(i).test().dry(); i--) {
+                if (tests.get(tests.size() - 1).rackHours() - tests.get(i).rackHours() >= CONSTANT_HOURS) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private boolean byTestAlone() {
+            return later.isEmpty() && twiceDry() && equilibriumQuietly() < request.targetMoisture();
+        }
+
+        private double equilibriumQuietly() {
+            Air air = request.air();
+            return air == null ? 0 : Henderson.equilibriumMoisture(air.temperatureC(), air.relativeHumidity());
         }
 
         private void mouldRisk(Interval now) {
             Air air = request.air();
             boolean warmHumid = air == null || (air.relativeHumidity() > HUMID && air.temperatureC() > WARM_C);
-            if (last.rackHours() > MOULD_HOURS && now.high() > MOULD_MOISTURE && warmHumid) {
+            double known = Math.max(
+                    last.rackHours(),
+                    request.tests().stream()
+                            .mapToDouble(Tested::rackHours)
+                            .max()
+                            .orElse(0));
+            if (known > MOULD_HOURS && now.high() > MOULD_MOISTURE && warmHumid) {
                 findings.add(Finding.warn(
                         "MOULD_RISK",
-                        "After " + Words.figure(last.rackHours()) + " h it may still hold " + Words.percent(now.high())
+                        "After " + Words.figure(known) + " h it may still hold " + Words.percent(now.high())
                                 + " water.",
                         "Look and smell through the whole lot today; warm the air. Any mould: throw all of it away."));
             }

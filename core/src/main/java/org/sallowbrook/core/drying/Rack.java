@@ -7,9 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon.Part;
-import org.sallowbrook.core.household.Question;
-import org.sallowbrook.core.household.School;
-import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -69,40 +66,6 @@ public final class Rack {
                 List.of(Finding.note(
                         "ONE_LAYER", "One layer, air from both sides.", "Turn it daily; never heap it up.")),
                 because.lines());
-    }
-
-    /**
-     * How a lot is made ready and laid out, by the household's schools.
-     *
-     * @param freshG what is laid out
-     */
-    public static List<String> howTo(double freshG, Part part, Schools schools) {
-        List<String> lines = new ArrayList<>();
-        boolean root = part == Part.ROOT;
-        lines.add(
-                schools.of(Question.WASHING) == School.WASH || root
-                        ? "Wash it, shake it and pat it dry: every drop has to be dried off again."
-                        : "Shake and brush it; do not wash it. What is dirty stays behind.");
-        if (part == Part.LEAF || part == Part.HERB || part == Part.TOPS) {
-            lines.add(
-                    schools.of(Question.STRIPPING) == School.STRIP_BEFORE
-                            ? "Strip the leaf from the stem now; it dries faster, and bruises more easily."
-                            : "Leave the leaf on the stem: the stem shows when it is dry, it snaps.");
-        }
-        Interval area = spread(freshG, part, null).areaM2();
-        lines.add(
-                switch (schools.of(Question.DRYING)) {
-                    case HANG ->
-                        root || part == Part.FLOWER || part == Part.FRUIT
-                                ? "It can't hang: lay it in one layer, about " + Words.range(area, "m²") + "."
-                                : "Hang it in bundles thinner than " + Words.figure(BUNDLE_MOST_CM)
-                                        + " cm at the tie, tied loosely; look into them every day.";
-                    case DEHYDRATOR ->
-                        "In the dehydrator, one layer a tray, about " + Words.range(area, "m²")
-                                + " in all; keep to the temperature below.";
-                    default -> "On a screen in one layer, about " + Words.range(area, "m²") + "; turn it daily.";
-                });
-        return lines;
     }
 
     /** @param tieCm thickness where the bundle is tied */

@@ -241,8 +241,8 @@ public enum School {
 
     /** Whether choosing it changes something the household can see. */
     public boolean offered() {
-        // Wait for part-pressings, and for a course without fixed days.
-        return question.offered() && this != LEAVE_ON_HERB && this != AS_NEEDED;
+        // Waits for a course without fixed days.
+        return question.offered() && this != AS_NEEDED;
     }
 
     public Question question() {

@@ -44,6 +44,11 @@ public interface Batchable {
         return Set.of();
     }
 
+    /** Whether its hold is lifted only by what is done with it, such as a weighing, and not by a word. */
+    default boolean heldByTheWork() {
+        return false;
+    }
+
     /** What goes in, in the order in which it does. */
     List<Portion> portions();
 

@@ -2,10 +2,12 @@ package org.sallowbrook.core.making;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.Trait;
 
 /**
  * Something finished that a person may be given.
@@ -21,10 +23,15 @@ public record Product(
         Strength strength,
         LocalDate bestBefore,
         State state,
-        boolean honey) {
+        Set<Trait> traits) {
 
     public Product {
         herbs = List.copyOf(herbs);
+        traits = Set.copyOf(traits);
+    }
+
+    public boolean is(Trait trait) {
+        return traits.contains(trait);
     }
 
     /** @param fraction of the dried herb in it, 0..1 */

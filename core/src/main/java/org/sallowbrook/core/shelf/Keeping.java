@@ -40,6 +40,7 @@ public final class Keeping {
         POWDER(6, 0, null),
         TEA_MIXTURE(12, 0, null),
         FROZEN(6, 0, null),
+        SALTED(6, 0, null),
         TINCTURE_ON_HERB(60, 0, null),
         TINCTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
         MIXTURE(PRESSED_TINCTURE_MONTHS, 0, 12),

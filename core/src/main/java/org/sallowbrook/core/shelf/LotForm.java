@@ -38,6 +38,8 @@ public enum LotForm {
     TEA_MIXTURE(Unit.G, VesselKind.BAG),
     POWDER(Unit.G, VesselKind.JAR),
     POULTICE(Unit.G, VesselKind.JAR),
+    SALTED_HERB(Unit.G, VesselKind.JAR),
+    FROZEN_HERB(Unit.G, VesselKind.BAG),
     INFUSED_OIL(Unit.ML, VesselKind.BOTTLE),
     SALVE(Unit.G, VesselKind.TIN),
     CREAM(Unit.G, VesselKind.TIN);

@@ -7,5 +7,13 @@ public enum Trait {
     /** Pyrrolizidine alkaloids: never by mouth. */
     PYRROLIZIDINE,
     /** Infant botulism: never under one year. */
-    HONEY
+    HONEY,
+    /** On the skin of nobody under two years or expecting. */
+    ESSENTIAL_OIL,
+    /** More of it than a child's skin is given, or one of which nothing is known. */
+    ESSENTIAL_OIL_FOR_ADULTS,
+    /** Menthol, cineole or camphor: nowhere near the face of a child under six. */
+    COOLING_OIL,
+    /** Kept by salt: much of it in every spoon. */
+    SALTED
 }

@@ -312,7 +312,7 @@ public class DoseEdgesTest {
                 Strength.NONE,
                 DAY.plusYears(1),
                 Product.State.USABLE,
-                false);
+                Set.of());
     }
 
     private static List<String> codes(Taxon taxon, Person person, DosingGate.Intake intake) {

@@ -22,6 +22,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.Trait;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -44,7 +45,7 @@ public class DosingGateTest {
                 strength,
                 DAY.plusYears(1),
                 Product.State.USABLE,
-                false);
+                Set.of());
     }
 
     private static Product of(Taxon taxon) {
@@ -125,7 +126,14 @@ public class DosingGateTest {
     public void onlyAUsableLotIsDosed(Product.State state, String code) {
         Product p = of(herb().build());
         Product bad = new Product(
-                p.name(), p.route(), p.herbs(), p.driedEquivalentGPerMl(), p.strength(), p.bestBefore(), state, false);
+                p.name(),
+                p.route(),
+                p.herbs(),
+                p.driedEquivalentGPerMl(),
+                p.strength(),
+                p.bestBefore(),
+                state,
+                Set.of());
         assertThat(stops(check(bad, WELL, mouth(9, 5)))).containsExactly(code);
     }
 
@@ -361,9 +369,56 @@ public class DosingGateTest {
         assertThat(stops(check(bottle, WELL, intake))).contains("GRAVE_ILLNESS");
         Person infant = new Person("i", 0, 8.0, null, null, false, Set.of(), Set.of(), Set.of(), null);
         Product honey = new Product(
-                "oxymel", Route.INTERNAL, List.of(), null, Strength.NONE, DAY.plusDays(9), Product.State.USABLE, true);
+                "oxymel",
+                Route.INTERNAL,
+                List.of(),
+                null,
+                Strength.NONE,
+                DAY.plusDays(9),
+                Product.State.USABLE,
+                Set.of(Trait.HONEY));
         assertThat(stops(check(honey, infant, mouth(1, 1)))).contains("HONEY");
         assertThat(stops(check(bottle, infant, mouth(1, 1)))).contains("UNDER_TWO");
+    }
+
+    @Test
+    public void whatWasMadeForGrownUpsReachesNoChildAndNobodyExpecting() {
+        Object[][] cases = {
+            {Set.of(Trait.ESSENTIAL_OIL), 1, null, "ESSENTIAL_OIL_INFANT"},
+            {Set.of(Trait.ESSENTIAL_OIL), 2, null, null},
+            {Set.of(Trait.ESSENTIAL_OIL, Trait.COOLING_OIL), 5, null, "COOLING_OIL"},
+            {Set.of(Trait.ESSENTIAL_OIL, Trait.COOLING_OIL), 6, null, null},
+            {Set.of(Trait.ESSENTIAL_OIL, Trait.ESSENTIAL_OIL_FOR_ADULTS), 17, null, "ESSENTIAL_OIL_CHILD"},
+            {Set.of(Trait.ESSENTIAL_OIL, Trait.ESSENTIAL_OIL_FOR_ADULTS), 18, null, null},
+            {Set.of(Trait.ESSENTIAL_OIL), 30, 2, "ESSENTIAL_OIL_PREGNANT"},
+        };
+        for (Object[] c : cases) {
+            @SuppressWarnings("unchecked")
+            Product salve = with((Set<Trait>) c[0], Route.EXTERNAL);
+            Person person =
+                    new Person("p", (int) c[1], 20.0, null, (Integer) c[2], false, Set.of(), Set.of(), Set.of(), null);
+            var skin = new DosingGate.Intake(
+                    DosingGate.Way.SKIN, null, 1, 2, 5, List.of(), true, false, null, 0, null, null);
+            assertThat(stops(check(salve, person, skin)).stream()
+                            .filter(s -> s.contains("OIL"))
+                            .toList())
+                    .as(java.util.Arrays.toString(c))
+                    .isEqualTo(c[3] == null ? List.of() : List.of(c[3]));
+        }
+    }
+
+    @Test
+    public void whatIsKeptBySaltIsNotForAWeakHeart() {
+        Product salted = with(Set.of(Trait.SALTED), Route.INTERNAL);
+        assertThat(stops(check(salted, WELL, mouth(9, 5)))).isEmpty();
+        assertThat(stops(check(salted, adult(Set.of(), Set.of(Condition.HEART_FAILURE)), mouth(9, 5))))
+                .contains("SALTED");
+    }
+
+    private static Product with(Set<Trait> traits, Route route) {
+        Product p = of(herb().build());
+        return new Product(
+                p.name(), route, p.herbs(), p.driedEquivalentGPerMl(), p.strength(), p.bestBefore(), p.state(), traits);
     }
 
     @Test
@@ -388,7 +443,7 @@ public class DosingGateTest {
                 p.strength(),
                 p.bestBefore(),
                 p.state(),
-                false);
+                Set.of());
         assertThat(stops(check(outside, WELL, mouth(9, 5)))).containsExactly("OUTSIDE_ONLY");
     }
 
@@ -645,7 +700,7 @@ public class DosingGateTest {
                 plain.strength(),
                 plain.bestBefore(),
                 plain.state(),
-                true);
+                Set.of(Trait.HONEY));
         assertThat(codes(honey, aged(0), mouth(3, 5))).contains("HONEY");
         assertThat(codes(honey, aged(1), mouth(3, 5))).doesNotContain("HONEY");
         assertThat(codes(honey, aged(0), onSkin())).doesNotContain("HONEY");

@@ -40,7 +40,7 @@ public class ProposalTest {
                 Strength.NONE,
                 LocalDate.of(2027, 7, 1),
                 Product.State.USABLE,
-                false);
+                Set.of());
     }
 
     private static Product bottle(Taxon taxon) {

@@ -9,13 +9,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.dry.DryBatch;
 import org.sallowbrook.core.making.dry.PoulticeBatch;
+import org.sallowbrook.core.making.kept.KeptBatch;
+import org.sallowbrook.core.making.oil.EvaporatedBatch;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.oil.OilBatch;
 import org.sallowbrook.core.making.salve.Cream;
 import org.sallowbrook.core.making.salve.CreamBatch;
+import org.sallowbrook.core.making.salve.EssentialOil;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.making.salve.SalveBatch;
 import org.sallowbrook.core.making.salve.Wax;
@@ -47,6 +52,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.Keeping;
@@ -160,7 +166,14 @@ public class BatchesTest {
                                 new Wax("beeswax", 1, 0.001, "a working figure"),
                                 20,
                                 0.04),
+                        List.of(new SalveBatch.OilPart("marigold oil", 3), new SalveBatch.OilPart("olive oil", 1)),
+                        null,
+                        List.of(),
+                        false,
                         List.of(new Keeping.Input("oil", DAY.plusMonths(4))))));
+        all.put("oil from a decoction", evaporated());
+        all.put("salted", kept(40.0));
+        all.put("frozen", kept(null));
         all.put("cream", cream());
         all.put("mixture", mixture(false));
         all.put("powder", mixture(true));
@@ -197,7 +210,17 @@ public class BatchesTest {
     }
 
     private static CreamBatch cream() {
-        return plan(CreamBatch.of(new Cream.Recipe(60, 0.3, 0.05, 0), "olive oil", "water", 30, List.of()));
+        return plan(CreamBatch.of(
+                new Cream.Recipe(60, 0.3, 0.05, 0), "olive oil", "water", 30, List.of(), 18, false, List.of()));
+    }
+
+    private static EvaporatedBatch evaporated() {
+        return plan(EvaporatedBatch.of("decoction", 200, "olive oil", 100, DAY.plusMonths(10)));
+    }
+
+    private static KeptBatch kept(@Nullable Double saltG) {
+        return plan(KeptBatch.of(
+                List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), saltG));
     }
 
     private static DryBatch mixture(boolean ground) {
@@ -407,5 +430,71 @@ public class BatchesTest {
         assertThat(thinned.strength().low()).isBetween(0.20, 0.25);
         assertThat(thinned.keeps().mostDays()).isNotNull();
         assertThat(thinned.plan().findings()).extracting(Finding::code).contains("TINCTURE_WEAK");
+    }
+
+    @Test
+    public void saltKeepsByItsShareInTheWettestWater() {
+        // 100 g at 90 % water: 10 g of salt are 10 / 100 of its brine, 22.5 g are 22.5 / 112.5 = 20 %.
+        Object[][] cases = {
+            {9.9, Severity.STOP, "SALT_TOO_LITTLE"},
+            {10.1, Severity.WARN, "SALT_WEAK"},
+            {22.4, Severity.WARN, "SALT_WEAK"},
+            {22.6, Severity.NOTE, "MUCH_SALT"},
+            {40.0, Severity.NOTE, "SALT_SATURATED"},
+        };
+        for (Object[] c : cases) {
+            Outcome<KeptBatch> outcome = KeptBatch.of(
+                    List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))),
+                    (Double) c[0]);
+            assertThat(outcome.findings().get(0).severity()).as(c[0].toString()).isEqualTo(c[1]);
+            assertThat(outcome.findings().get(0).code()).isEqualTo(c[2]);
+        }
+        assertThat(kept(40.0).keeps().mostDays()).isNull();
+        assertThat(kept(15.0).keeps().mostDays()).isEqualTo(28);
+    }
+
+    @Test
+    public void oilFromADecoctionIsHeldUntilThePanHasComeBackToItsWeight() {
+        Outcome<EvaporatedBatch> outcome = EvaporatedBatch.of("decoction", 200, "olive oil", 100, DAY.plusMonths(10));
+        assertThat(outcome.findings())
+                .filteredOn(f -> f.severity() == Severity.HOLD)
+                .extracting(Finding::code)
+                .containsExactly("WATER_LEFT_IN_OIL");
+        assertThat(evaporated().heldByTheWork()).isTrue();
+        assertThat(evaporated().oilG()).isCloseTo(92, within(1e-9));
+        // 200 mL at 4 to 8 mL a minute.
+        assertThat(evaporated().facts().get(1).value()).isEqualTo(Interval.of(25, 50));
+    }
+
+    @Test
+    public void essentialOilsKeepTheirOwnLimitsAndWhatTheyAreGoesOn() {
+        Source book = new Source("a book", 2014, Source.Evidence.REFERENCE, Source.Review.STARTER);
+        var bergamot = new EssentialOil.Kind("bergamot", 0.004, Set.of(EssentialOil.Hazard.PHOTOTOXIC), book, true);
+        var mint = new EssentialOil.Kind("peppermint", null, Set.of(EssentialOil.Hazard.COOLING), null, true);
+        var unknown = EssentialOil.Kind.unknown("moss");
+        assertThat(codes(EssentialOil.each(100, used(bergamot, 0.4), 18, false)))
+                .isEmpty();
+        assertThat(codes(EssentialOil.each(100, used(bergamot, 0.41), 18, false)))
+                .containsExactly("ESSENTIAL_OIL_OWN_LIMIT");
+        assertThat(codes(EssentialOil.each(100, used(mint, 0.4), 6, false))).isEmpty();
+        assertThat(codes(EssentialOil.each(100, used(mint, 0.4), 5, false))).containsExactly("COOLING_OIL");
+        assertThat(codes(EssentialOil.each(100, used(unknown, 0.1), 18, false)))
+                .containsExactly("ESSENTIAL_OIL_UNKNOWN");
+        assertThat(codes(EssentialOil.each(100, used(mint, 0.1), 18, true))).containsExactly("ESSENTIAL_OIL_PREGNANT");
+        assertThat(EssentialOil.traits(100, List.of())).isEmpty();
+        assertThat(EssentialOil.traits(100, used(bergamot, 1.0))).containsExactly(Trait.ESSENTIAL_OIL);
+        assertThat(EssentialOil.traits(100, used(mint, 1.1)))
+                .containsExactly(Trait.ESSENTIAL_OIL, Trait.ESSENTIAL_OIL_FOR_ADULTS, Trait.COOLING_OIL);
+        assertThat(EssentialOil.traits(100, used(unknown, 0.1))).contains(Trait.ESSENTIAL_OIL_FOR_ADULTS);
+        assertThatThrownBy(() -> new EssentialOil.Kind("x", 0.1, Set.of(), null, true))
+                .isInstanceOf(InvalidInput.class);
+    }
+
+    private static List<EssentialOil.Used> used(EssentialOil.Kind kind, double massG) {
+        return List.of(new EssentialOil.Used(kind, massG));
+    }
+
+    private static List<String> codes(EssentialOil.Limit limit) {
+        return limit.findings().stream().map(Finding::code).toList();
     }
 }

@@ -11,10 +11,14 @@ import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Rack;
 import org.sallowbrook.core.drying.Weighing;
+import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.dry.DryBatch;
 import org.sallowbrook.core.making.dry.PoulticeBatch;
+import org.sallowbrook.core.making.kept.KeptBatch;
+import org.sallowbrook.core.making.oil.EvaporatedBatch;
 import org.sallowbrook.core.making.oil.Evaporation;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.oil.OilRecord;
@@ -81,6 +85,7 @@ final class WorkedExamples {
         tinctures(all);
         water(all);
         dry(all);
+        kept(all);
         drying(all);
         oils(all);
         keeping(all);
@@ -378,6 +383,17 @@ final class WorkedExamples {
                 List.of(75.0, 210.0)));
     }
 
+    private static void kept(List<Example> all) {
+        Outcome<KeptBatch> salted = KeptBatch.of(
+                List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), 25.0);
+        all.add(new Example(
+                "Dry and kept",
+                "100 g of ramsons in 25 g of salt",
+                salted.because(),
+                salted.findings(),
+                List.of(90.0, 25 / 115.0, 25 / 110.0)));
+    }
+
     private static void drying(List<Example> all) {
         Drying.Result d = Drying.reckon(new Drying.Request(
                 400,
@@ -385,7 +401,7 @@ final class WorkedExamples {
                 0.10,
                 List.of(new Weighing(12, 250), new Weighing(24, 170), new Weighing(36, 131)),
                 new Drying.Air(24, 0.45),
-                null));
+                List.of()));
         all.add(new Example(
                 "Drying",
                 "400 g on the rack, weighed after 12, 24 and 36 hours",
@@ -481,6 +497,31 @@ final class WorkedExamples {
                 limit.because(),
                 limit.findings(),
                 List.of(limit.mostG())));
+        EssentialOil.Limit own = EssentialOil.each(
+                300,
+                List.of(new EssentialOil.Used(
+                        new EssentialOil.Kind(
+                                "bergamot",
+                                0.004,
+                                Set.of(EssentialOil.Hazard.PHOTOTOXIC),
+                                new Source("a reference", 2014, Source.Evidence.REFERENCE, Source.Review.STARTER),
+                                true),
+                        1.0)),
+                18,
+                false);
+        all.add(new Example(
+                "Oil and salve",
+                "1 g of bergamot in 300 g of salve for grown-ups",
+                own.because(),
+                own.findings(),
+                List.of(1.2)));
+        Outcome<EvaporatedBatch> pan = EvaporatedBatch.of("decoction", 200, "olive oil", 100, LocalDate.of(2027, 5, 1));
+        all.add(new Example(
+                "Oil and salve",
+                "200 mL of a decoction into 100 mL of oil",
+                pan.because(),
+                pan.findings(),
+                List.of(92.0, 25.0, 50.0)));
         Cream.Plan cream = Cream.plan(new Cream.Recipe(200, 0.25, 0.05, 0));
         all.add(new Example(
                 "Oil and salve",

@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
+import org.sallowbrook.core.drying.Way;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Frequency;
@@ -21,6 +22,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.dosing.DosingService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.FieldService;
@@ -39,6 +41,7 @@ import org.sallowbrook.server.shelf.JarService;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.sallowbrook.server.shelf.StockService;
+import org.sallowbrook.server.shelf.VesselService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -71,6 +74,7 @@ class DemoData implements ApplicationRunner {
     private final ShelfService shelf;
     private final StockService stock;
     private final JarService jars;
+    private final VesselService vessels;
     private final DemoBench bench;
     private final BatchService batches;
     private final DosingService dosing;
@@ -87,6 +91,7 @@ class DemoData implements ApplicationRunner {
             ShelfService shelf,
             StockService stock,
             JarService jars,
+            VesselService vessels,
             DemoBench bench,
             BatchService batches,
             DosingService dosing,
@@ -101,6 +106,7 @@ class DemoData implements ApplicationRunner {
         this.shelf = shelf;
         this.stock = stock;
         this.jars = jars;
+        this.vessels = vessels;
         this.bench = bench;
         this.batches = batches;
         this.dosing = dosing;
@@ -184,6 +190,11 @@ class DemoData implements ApplicationRunner {
                 SimulatedClock.START.atZone(ZoneOffset.UTC).toLocalDate().minusDays(14));
         LotView wax = supply(LotForm.WAX, "beeswax", 250, null, true, null);
         List<UUID> spirits = List.of(grain.id(), table.id());
+        vessels(VesselKind.JAR, 500, 6, "");
+        vessels(VesselKind.JAR, 250, 8, "");
+        vessels(VesselKind.BOTTLE, 100, 6, "amber");
+        vessels(VesselKind.BOTTLE, 50, 10, "amber, with dropper");
+        vessels(VesselKind.TIN, 30, 12, "");
         UUID fen = stand("meadowsweet", "Meadowsweet, north ditch", "Kettle Fen", Site.Ground.CLEAN);
         stand("meadowsweet", "Meadowsweet, willow side", "Kettle Fen", Site.Ground.CLEAN);
         UUID comfrey = stand("common-comfrey", "Comfrey by the footbridge", "Kettle Fen", Site.Ground.CLEAN);
@@ -314,6 +325,10 @@ class DemoData implements ApplicationRunner {
                 null,
                 recipient));
         return id;
+    }
+
+    private void vessels(VesselKind kind, double capacityMl, int count, String note) {
+        vessels.add(new VesselService.VesselRequest(Owned.newId(), kind, capacityMl, count, note));
     }
 
     private LotView supply(
@@ -478,7 +493,17 @@ class DemoData implements ApplicationRunner {
         go(before, 11);
         Instant start = clock.instant();
         drying.start(new DryingService.StartRequest(
-                run, harvest, "Attic screen 1", start, massG, new Range(moisture - 0.02, moisture + 0.02), 34.0, 0.30));
+                run,
+                harvest,
+                "Attic screen 1",
+                start,
+                massG,
+                new Range(moisture - 0.02, moisture + 0.02),
+                34.0,
+                0.30,
+                null,
+                null,
+                null));
         double dry = massG * (1 - moisture);
         double end = dry / (1 - 0.07);
         for (double hours : new double[] {10, 24, 48, 72, 90}) {
@@ -496,8 +521,9 @@ class DemoData implements ApplicationRunner {
         DryingService.RunView view = drying.one(run);
         drying.condition(
                 run,
-                new DryingService.ConditionRequest(34.0, 0.30, Drying.PhysicalTest.CRUMBLES, true, clock.instant()),
+                new DryingService.ConditionRequest(34.0, 0.30, true, clock.instant()),
                 String.valueOf(view.version()));
+        drying.test(run, new DryingService.TestRequest(Owned.newId(), Drying.PhysicalTest.CRUMBLES, clock.instant()));
         UUID jar = Owned.newId();
         List<DryingService.WeighingView> weighings = drying.one(run).weighings();
         jars.jar(new JarService.JarRequest(
@@ -519,7 +545,7 @@ class DemoData implements ApplicationRunner {
         return batches.fill(
                 batch,
                 new BatchService.FillRequest(
-                        List.of(new BatchService.ContainerRequest(capacityMl, count)),
+                        List.of(new BatchService.ContainerRequest(capacityMl, count, null)),
                         on,
                         "still-room, dark cupboard",
                         true),
@@ -605,7 +631,17 @@ class DemoData implements ApplicationRunner {
         UUID run = Owned.newId();
         double freshG = field.harvest(harvest).massG();
         drying.start(new DryingService.StartRequest(
-                run, harvest, rack, clock.instant(), freshG, moisture, temperatureC, humidity));
+                run,
+                harvest,
+                rack,
+                clock.instant(),
+                freshG,
+                moisture,
+                temperatureC,
+                humidity,
+                rack.contains("line") ? Way.Method.HANG : Way.Method.SCREEN,
+                null,
+                null));
         for (int i = 0; i < hours.length; i++) {
             go(before, 10 + hours[i]);
             drying.weigh(

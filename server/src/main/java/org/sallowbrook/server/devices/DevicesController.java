@@ -13,8 +13,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/devices/scale")
 class DevicesController {
 
-    /** One of the two: a drying lot, or so many spoons or handfuls of something. */
-    record PlacementRequest(UUID id, @Nullable UUID dryingRunId, KitchenScale.@Nullable Spoonful spoonful) {}
+    /** One of the three: a drying lot, so many spoons or handfuls of something, or what a jar holds. */
+    record PlacementRequest(
+            UUID id,
+            @Nullable UUID dryingRunId,
+            KitchenScale.@Nullable Spoonful spoonful,
+            @Nullable UUID lotId) {}
 
     private final KitchenScale scale;
 
@@ -24,7 +28,7 @@ class DevicesController {
 
     @PostMapping("/placements")
     KitchenScale.Reading place(@RequestBody PlacementRequest request) {
-        return scale.place(request.id(), request.dryingRunId(), request.spoonful());
+        return scale.place(request.id(), request.dryingRunId(), request.spoonful(), request.lotId());
     }
 
     @GetMapping("/placements/{id}")

@@ -6,13 +6,17 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.LotView;
+import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,22 +42,27 @@ class KitchenScale {
     private record Placement(Instant at, double trueG) {}
 
     private final DryingService drying;
+    private final ShelfService shelf;
     private final Clock clock;
     private final JdbcClient jdbc;
 
-    KitchenScale(DryingService drying, JdbcClient jdbc, Clock clock) {
+    KitchenScale(DryingService drying, ShelfService shelf, JdbcClient jdbc, Clock clock) {
         this.drying = drying;
+        this.shelf = shelf;
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     /** Kept for every instance alike, of this household only. */
     @Transactional
-    Reading place(UUID placementId, @Nullable UUID runId, @Nullable Spoonful spoonful) {
+    Reading place(UUID placementId, @Nullable UUID runId, @Nullable Spoonful spoonful, @Nullable UUID lotId) {
+        long lies = Stream.of(runId, spoonful, lotId).filter(Objects::nonNull).count();
         Checks.begin()
-                .that((runId == null) != (spoonful == null), "dryingRunId", "or a spoonful must lie on the scale")
+                .that(lies == 1, "dryingRunId", "or a spoonful or a lot must lie on the scale")
                 .done();
-        double truth = runId == null ? spoons(java.util.Objects.requireNonNull(spoonful)) : truth(drying.one(runId));
+        double truth = runId != null
+                ? truth(drying.one(runId))
+                : lotId != null ? contents(shelf.lot(lotId)) : spoons(Objects.requireNonNull(spoonful));
         Placement known = find(placementId);
         if (known != null) {
             return read(placementId, known);
@@ -128,6 +137,13 @@ class KitchenScale {
         // Each herb lies loose or close in its own way, the same each time.
         double gPerMl = s.of() == null ? 1 : 0.10 + new Random(s.of().hashCode()).nextDouble() * 0.15;
         return java.util.Objects.requireNonNull(ml) * s.count() * gPerMl;
+    }
+
+    /** What a jar holds, without the jar: a little less than is written down, for spoons are not counted. */
+    private static double contents(LotView lot) {
+        double lost = new Random(lot.id().hashCode()).nextDouble() * 0.05;
+        double gPerMl = lot.unit().equals("mL") ? 0.95 : 1;
+        return lot.remaining() * (1 - lost) * gPerMl;
     }
 
     /** What the lot would weigh now: on along its curve, or a little less than last time. */

@@ -1,7 +1,7 @@
-/** Simulated stand-ins for outside devices. Uses drying. */
+/** Simulated stand-ins for outside devices. Uses drying and shelf. */
 @ApplicationModule(
         displayName = "devices",
-        allowedDependencies = {"platform", "drying"})
+        allowedDependencies = {"platform", "drying", "shelf"})
 @NullMarked
 package org.sallowbrook.server.devices;
 

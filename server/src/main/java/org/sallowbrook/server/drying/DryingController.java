@@ -3,6 +3,7 @@ package org.sallowbrook.server.drying;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.platform.Past;
 import org.springframework.http.HttpHeaders;
@@ -62,6 +63,27 @@ class DryingController {
             @RequestBody DryingService.ConditionRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return drying.condition(id, request, ifMatch);
+    }
+
+    @PostMapping("/runs/{id}/tests")
+    DryingService.RunView test(@PathVariable UUID id, @RequestBody DryingService.TestRequest request) {
+        return drying.test(id, request);
+    }
+
+    @PostMapping("/runs/{id}/tests/{test}/strike")
+    DryingService.RunView strikeTest(
+            @PathVariable UUID id, @PathVariable UUID test, @RequestBody DryingService.StrikeRequest request) {
+        return drying.strikeTest(id, test, request);
+    }
+
+    @GetMapping("/ways")
+    DryingService.WaysView ways(@RequestParam Taxon.Part part) {
+        return drying.ways(part);
+    }
+
+    @GetMapping("/racks")
+    List<String> racks() {
+        return drying.racks();
     }
 
     @PostMapping("/runs/{id}/mould")

@@ -9,7 +9,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.drying.Drying;
+import org.sallowbrook.core.drying.Way;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.Versioned;
 
@@ -48,7 +48,10 @@ class DryingRun extends Versioned {
     Double relativeHumidity;
 
     @Enumerated(EnumType.STRING)
-    Drying.@Nullable PhysicalTest physicalTest;
+    Way.Method method = Way.Method.SCREEN;
+
+    boolean washed;
+    boolean strippedBefore;
 
     boolean mouldSeen;
 
@@ -56,6 +59,10 @@ class DryingRun extends Versioned {
     @Column(name = "dried_g")
     @Nullable
     Double driedG;
+
+    /** Hours at work until it was jarred; null before. */
+    @Nullable
+    Double driedHours;
 
     @Enumerated(EnumType.STRING)
     Status status = Status.DRYING;
@@ -69,6 +76,10 @@ class DryingRun extends Versioned {
 
     DryingRun(UUID id) {
         super(id);
+    }
+
+    Way way() {
+        return new Way(method, washed, strippedBefore);
     }
 
     /** Hours on the rack at work until a moment; a pause that is still on does not count. */

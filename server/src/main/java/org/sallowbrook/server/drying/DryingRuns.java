@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.sallowbrook.core.drying.Way;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
@@ -26,6 +27,14 @@ interface DryingRuns extends JpaRepository<DryingRun, UUID> {
     List<UUID> racked(Collection<UUID> harvests);
 
     Optional<DryingRun> findByHarvestId(UUID harvestId);
+
+    /** How long the latest of a part took on one rack. */
+    @Query("select r.driedHours from DryingRun r where r.rack = :rack and r.method = :method and r.part = :part"
+            + " and r.driedHours is not null order by r.startedAt desc")
+    List<Double> driedHours(String rack, Way.Method method, Taxon.Part part, Limit most);
+
+    @Query("select distinct r.rack from DryingRun r where r.startedAt > :since order by r.rack")
+    List<String> racks(java.time.Instant since, Limit most);
 
     /** The latest of a plant and part. */
     @Query("select new org.sallowbrook.server.drying.DryingRuns$Dried(r.freshG, r.driedG) from DryingRun r"

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +17,9 @@ import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.FreshDryRatio;
 import org.sallowbrook.core.drying.FreshMoisture;
 import org.sallowbrook.core.drying.Rack;
+import org.sallowbrook.core.drying.RackSpeed;
 import org.sallowbrook.core.drying.Temperature;
+import org.sallowbrook.core.drying.Way;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
@@ -45,7 +48,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class DryingService implements DueSource {
 
-    /** @param moisture at the start, wet basis; null for the card's or the general range of the part */
+    /**
+     * @param moisture as it was picked, wet basis; null for the card's or the general range of the part
+     * @param method null, as washed and strippedBefore, for this household's school
+     */
     public record StartRequest(
             UUID id,
             UUID harvestId,
@@ -54,17 +60,25 @@ public class DryingService implements DueSource {
             Double freshG,
             @Nullable Range moisture,
             @Nullable Double temperatureC,
-            @Nullable Double relativeHumidity) {}
+            @Nullable Double relativeHumidity,
+            Way.@Nullable Method method,
+            @Nullable Boolean washed,
+            @Nullable Boolean strippedBefore) {}
 
     public record WeighingRequest(UUID id, Instant at, Double massG, WeighingSource source) {}
 
     /** What is read at the rack; each value replaces the one before. */
     public record ConditionRequest(
-            @Nullable Double temperatureC,
-            @Nullable Double relativeHumidity,
-            Drying.@Nullable PhysicalTest physicalTest,
-            Boolean working,
-            Instant at) {}
+            @Nullable Double temperatureC, @Nullable Double relativeHumidity, Boolean working, Instant at) {}
+
+    /** @param strips whether leaf can be stripped from its stem; what is stripped does not hang */
+    public record WaysView(Way usual, List<Way.Method> methods, Boolean strips) {}
+
+    public record TestRequest(UUID id, Drying.PhysicalTest test, Instant at) {}
+
+    public record StrikeRequest(String reason) {}
+
+    public record TestView(UUID id, Drying.PhysicalTest test, Instant at, Double rackHours, String by) {}
 
     public record WeighingView(UUID id, Instant at, Double rackHours, Double massG, String weighedBy) {}
 
@@ -88,7 +102,7 @@ public class DryingService implements DueSource {
             Double targetMoisture,
             @Nullable Double temperatureC,
             @Nullable Double relativeHumidity,
-            Drying.@Nullable PhysicalTest physicalTest,
+            List<TestView> tests,
             Boolean mouldSeen,
             Boolean working,
             Double rackHoursNow,
@@ -100,6 +114,7 @@ public class DryingService implements DueSource {
             Double equilibriumMoisture,
             Boolean constantMass,
             Boolean done,
+            Boolean byTestAlone,
             List<PointView> curve,
             AdviceView advice,
             List<Finding> findings,
@@ -108,14 +123,28 @@ public class DryingService implements DueSource {
     /**
      * What the rack should be like for this lot.
      *
+     * @param leastDriedG what it weighs dried, at the least
+     * @param dryAfterHours at work, before anything was weighed: a working range, or learned on this rack
+     * @param rackLots of this household that are in it
      * @param freshToDry grams fresh to one gram dried: from the moisture, or learned
      * @param lots of this household that are in it
      * @param howTo by the household's schools
      */
     public record AdviceView(
-            Range nominalC, Double mostC, Range areaM2, Range freshToDry, Integer lots, List<String> howTo) {}
+            Range nominalC,
+            Double mostC,
+            Range areaM2,
+            Range freshToDry,
+            Integer lots,
+            Double leastDriedG,
+            Range dryAfterHours,
+            Integer rackLots,
+            Way.Method method,
+            List<String> howTo) {}
 
     private static final Duration WEIGH_EVERY = Duration.ofHours(12);
+    private static final int RACKS_DAYS = 3 * 365;
+    private static final int MOST_RACKS = 40;
     private static final int RACK_WITHIN_DAYS = 3;
     private static final int WAITS_DAYS = 30;
     /** The household's latest lots; older ones were dried on another rack, by other hands. */
@@ -126,6 +155,7 @@ public class DryingService implements DueSource {
 
     private final DryingRuns runs;
     private final Weighings weighings;
+    private final DryTests tests;
     private final FieldService field;
     private final SourceGuard sources;
     private final PeopleService people;
@@ -138,6 +168,7 @@ public class DryingService implements DueSource {
     DryingService(
             DryingRuns runs,
             Weighings weighings,
+            DryTests tests,
             FieldService field,
             SourceGuard sources,
             PeopleService people,
@@ -148,6 +179,7 @@ public class DryingService implements DueSource {
             Clock clock) {
         this.runs = runs;
         this.weighings = weighings;
+        this.tests = tests;
         this.field = field;
         this.sources = sources;
         this.people = people;
@@ -224,6 +256,12 @@ public class DryingService implements DueSource {
                                 running.stream().map(r -> r.id).toList())
                         .stream()
                         .collect(Collectors.groupingBy(w -> w.runId));
+        Map<UUID, List<DryTest>> tried =
+                tests
+                        .findAllByRunIdInOrderByAtAscIdAsc(
+                                running.stream().map(r -> r.id).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(t -> t.runId));
         for (DryingRun run : running) {
             List<WeighingEntity> its = weighed.getOrDefault(run.id, List.of());
             WeighingEntity last = its.isEmpty() ? null : its.get(its.size() - 1);
@@ -235,7 +273,9 @@ public class DryingService implements DueSource {
                         "drying",
                         run.id,
                         "Weigh " + herbarium.taxon(run.taxonId).commonName() + " on " + run.rack,
-                        reckon(run, its).done() ? "dry by the last weighing: try a stem, then jar it" : run.code,
+                        reckon(run, its, tried.getOrDefault(run.id, List.of())).done()
+                                ? "dry by the last weighing: try a stem, then jar it"
+                                : run.code,
                         day,
                         at,
                         day.isBefore(span.today()),
@@ -300,7 +340,20 @@ public class DryingService implements DueSource {
         run.targetMoisture = Drying.targetMoisture(harvest.part());
         run.temperatureC = request.temperatureC();
         run.relativeHumidity = request.relativeHumidity();
-        reckon(run, List.of());
+        Way usual = Way.usual(run.part, schools.chosen());
+        Way way = new Way(
+                request.method() == null ? usual.method() : request.method(),
+                request.washed() == null ? usual.washed() : request.washed(),
+                request.strippedBefore() == null ? usual.strippedBefore() : request.strippedBefore());
+        way.fits(run.part);
+        run.method = way.method();
+        run.washed = way.washed();
+        run.strippedBefore = way.strippedBefore();
+        Moisture laidOut = way.moisture(moisture);
+        run.moistureLow = laidOut.low();
+        run.moistureHigh = laidOut.high();
+        reckon(run, List.of(), List.of());
+        events.publishEvent(new HarvestRacked(harvest.id()));
         return view(runs.saveAndFlush(run));
     }
 
@@ -347,7 +400,6 @@ public class DryingService implements DueSource {
                 .done();
         run.temperatureC = request.temperatureC();
         run.relativeHumidity = request.relativeHumidity();
-        run.physicalTest = request.physicalTest();
         boolean working = run.pausedSince == null;
         if (working && !request.working()) {
             run.pausedSince = request.at();
@@ -356,8 +408,68 @@ public class DryingService implements DueSource {
                     Math.max(0, Duration.between(run.pausedSince, request.at()).toSeconds());
             run.pausedSince = null;
         }
-        reckon(run, weighings.findAllByRunIdOrderByRackHours(id));
+        reckoned(run);
         return view(runs.saveAndFlush(run));
+    }
+
+    /** A stem or leaf was tried; twice dry, half a day apart, is as good as a scale that stands still. */
+    public RunView test(UUID id, TestRequest request) {
+        DryingRun run = find(id);
+        if (once.repeated("dry test", request.id(), tests::existsById, id, request)) {
+            return view(run);
+        }
+        mustBeDrying(run);
+        notInFuture(request.at());
+        List<DryTest> before = tests.findAllByRunIdOrderByAtAscIdAsc(id);
+        Checks.begin()
+                .that(
+                        !request.at().isBefore(run.startedAt)
+                                && (before.isEmpty() || request.at().isAfter(before.get(before.size() - 1).at)),
+                        "at",
+                        "must be after the start and after the test before")
+                .done();
+        DryTest test = new DryTest(request.id());
+        test.runId = id;
+        test.at = request.at();
+        test.rackHours = run.rackHours(request.at());
+        test.test = request.test();
+        test.triedBy = Member.current().displayName();
+        tests.saveAndFlush(test);
+        return view(run);
+    }
+
+    public RunView strikeTest(UUID id, UUID test, StrikeRequest request) {
+        DryingRun run = find(id);
+        mustBeDrying(run);
+        Checks.begin()
+                .that(
+                        !request.reason().isBlank() && request.reason().length() <= 300,
+                        "reason",
+                        "must have 1 to 300 letters")
+                .done();
+        DryTest found = tests.findById(test)
+                .filter(t -> t.runId.equals(id) && !t.struck())
+                .orElseThrow(() -> new Problem.NotFound("test"));
+        found.strike(clock.instant(), request.reason());
+        tests.saveAndFlush(found);
+        return view(run);
+    }
+
+    /** How a part may be dried, and how this household usually does. */
+    @Transactional(readOnly = true)
+    public WaysView ways(Taxon.Part part) {
+        return new WaysView(
+                Way.usual(part, schools.chosen()),
+                Arrays.stream(Way.Method.values())
+                        .filter(m -> m != Way.Method.HANG || Way.hangs(part))
+                        .toList(),
+                Way.strips(part));
+    }
+
+    /** The racks this household dried on in the last years. */
+    @Transactional(readOnly = true)
+    public List<String> racks() {
+        return runs.racks(clock.instant().minus(Duration.ofDays(RACKS_DAYS)), Limit.of(MOST_RACKS));
     }
 
     /** The whole lot is lost; whatever was made from it is found by whoever listens. */
@@ -386,7 +498,7 @@ public class DryingService implements DueSource {
     /** For the shelf: where a lot stands, as core sees it. */
     @Transactional(readOnly = true)
     public Drying.Result reckoning(UUID id) {
-        return reckon(find(id), weighings.findAllByRunIdOrderByRackHours(id));
+        return reckoned(find(id));
     }
 
     /** Whether a harvest is being dried. */
@@ -404,6 +516,7 @@ public class DryingService implements DueSource {
         run.status = DryingRun.Status.JARRED;
         List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(id);
         run.driedG = weighed.isEmpty() ? null : (Double) weighed.get(weighed.size() - 1).massG;
+        run.driedHours = weighed.isEmpty() ? run.rackHours(clock.instant()) : weighed.get(weighed.size() - 1).rackHours;
         runs.saveAndFlush(run);
     }
 
@@ -447,22 +560,40 @@ public class DryingService implements DueSource {
         return FreshDryRatio.predicted(general, target).learn(lots);
     }
 
+    private Temperature temperature(DryingRun run) {
+        Taxon.UsedPart part = herbarium.taxon(run.taxonId).usedPart(run.part).orElse(null);
+        return Temperature.of(run.part, part != null && part.aromatic(), part == null ? null : part.dryAtC());
+    }
+
     private AdviceView advice(DryingRun run) {
-        Taxon taxon = herbarium.taxon(run.taxonId);
-        Taxon.UsedPart part = taxon.usedPart(run.part).orElse(null);
-        Temperature temperature =
-                Temperature.of(run.part, part != null && part.aromatic(), part == null ? null : part.dryAtC());
+        Temperature temperature = temperature(run);
         FreshDryRatio ratio = ratio(run.taxonId, run.part, field.freshMoisture(run.harvestId), run.targetMoisture);
+        RackSpeed speed = RackSpeed.usual(run.part, run.method)
+                .learn(runs.driedHours(run.rack, run.method, run.part, Limit.of(LEARNS_FROM)));
         return new AdviceView(
                 Range.of(temperature.nominalC()),
                 temperature.mostC(),
                 Range.of(Rack.spread(run.freshG, run.part, null).areaM2()),
                 Range.of(ratio.range()),
                 ratio.lots(),
-                Rack.howTo(run.freshG, run.part, schools.chosen()));
+                ratio.driedG(run.freshG).low(),
+                Range.of(speed.hours()),
+                speed.lots(),
+                run.method,
+                run.way().howTo(run.freshG, run.part));
     }
 
-    private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed) {
+    private Drying.Result reckoned(DryingRun run) {
+        return reckon(
+                run, weighings.findAllByRunIdOrderByRackHours(run.id), tests.findAllByRunIdOrderByAtAscIdAsc(run.id));
+    }
+
+    private static Drying.@Nullable Air air(DryingRun run) {
+        Double humidity = run.relativeHumidity;
+        return run.temperatureC == null || humidity == null ? null : new Drying.Air(run.temperatureC, humidity);
+    }
+
+    private static Drying.Result reckon(DryingRun run, List<WeighingEntity> weighed, List<DryTest> tried) {
         List<Weighing> points = new ArrayList<>();
         for (WeighingEntity w : weighed) {
             // Two kept of one moment, from before that was refused: the later counts. A record that is there can be
@@ -472,19 +603,23 @@ public class DryingService implements DueSource {
             }
             points.add(new Weighing(w.rackHours, w.massG));
         }
-        Double humidity = run.relativeHumidity;
         return Drying.reckon(new Drying.Request(
                 run.freshG,
                 Moisture.of(run.moistureLow, run.moistureHigh),
                 run.targetMoisture,
                 points,
-                run.temperatureC == null || humidity == null ? null : new Drying.Air(run.temperatureC, humidity),
-                run.physicalTest));
+                air(run),
+                tried.stream().map(t -> new Drying.Tested(t.rackHours, t.test)).toList()));
     }
 
     private RunView view(DryingRun run) {
         List<WeighingEntity> weighed = weighings.findAllByRunIdOrderByRackHours(run.id);
-        Drying.Result r = reckon(run, weighed);
+        List<DryTest> tried = tests.findAllByRunIdOrderByAtAscIdAsc(run.id);
+        Drying.Result r = reckon(run, weighed, tried);
+        List<Finding> findings = new ArrayList<>(r.findings());
+        if (run.status == DryingRun.Status.DRYING) {
+            findings.addAll(run.way().air(air(run), temperature(run)));
+        }
         return new RunView(
                 run.id,
                 run.version == null ? 0 : run.version,
@@ -501,7 +636,9 @@ public class DryingService implements DueSource {
                 run.targetMoisture,
                 run.temperatureC,
                 run.relativeHumidity,
-                run.physicalTest,
+                tried.stream()
+                        .map(t -> new TestView(t.id, t.test, t.at, t.rackHours, t.triedBy))
+                        .toList(),
                 run.mouldSeen,
                 run.pausedSince == null,
                 run.rackHours(clock.instant()),
@@ -520,11 +657,12 @@ public class DryingService implements DueSource {
                 r.equilibriumMoisture(),
                 r.constantMass(),
                 r.done(),
+                r.byTestAlone(),
                 r.curve().stream()
                         .map(p -> new PointView(p.rackHours(), p.massG()))
                         .toList(),
                 advice(run),
-                r.findings(),
+                findings,
                 r.because());
     }
 }

@@ -52,6 +52,9 @@ class Batch extends Versioned {
     @Nullable
     LocalDate filledOn;
 
+    /** How often it was filled or poured off, so that each time makes a new version. */
+    int fills;
+
     protected Batch() {}
 
     Batch(UUID id) {

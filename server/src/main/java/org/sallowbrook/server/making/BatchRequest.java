@@ -23,6 +23,8 @@ public sealed interface BatchRequest
                 CubesBench.Icing,
                 DryBench.Blending,
                 PoulticeBench.Poulticing,
+                KeptBench.Keeping,
+                EvaporatedBench.Evaporating,
                 OilBench.Infusing,
                 SalveBench.Salving,
                 CreamBench.Creaming {

@@ -39,6 +39,7 @@ import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
+import org.sallowbrook.server.shelf.VesselService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -50,8 +51,13 @@ public class BatchService implements DueSource {
     private static final double LAST_DROPS = 0.02;
     private static final int WATER_DAYS = 14;
 
-    /** Days a batch is shaken daily; later weekly. */
+    /** Most of what dissolves in spirit has, by then. */
+    private static final int FIRST_POUR_DAYS = 14;
+
+    /** Days a batch is shaken daily; then weekly, then monthly. */
     private static final int DAILY_SHAKES = 14;
+
+    private static final int WEEKLY_SHAKES = 60;
 
     public record ShakeRequest(UUID id, LocalDate on) {}
 
@@ -61,7 +67,12 @@ public class BatchService implements DueSource {
 
     public record SettleRequest(Water water) {}
 
-    public record ContainerRequest(Double capacityMl, Integer count) {}
+    /**
+     * @param capacityMl what goes into each
+     * @param vesselId of the household's own; null for others
+     */
+    public record ContainerRequest(
+            Double capacityMl, Integer count, @Nullable UUID vesselId) {}
 
     /** @param abovePlan share of wax more than the plan asked, as beeswax; 0 when it was followed */
     public record SpoonRequest(UUID id, ColdSpoon.Verdict verdict, Double abovePlan) {}
@@ -99,6 +110,7 @@ public class BatchService implements DueSource {
             @Nullable OutcomeView outcome,
             @Nullable Water water,
             Boolean asksSpoon,
+            Boolean asksPan,
             List<ColdSpoon.Verdict> spoons,
             String coreVersion) {}
 
@@ -122,6 +134,7 @@ public class BatchService implements DueSource {
     private final SchoolService schools;
     private final ShelfService shelf;
     private final Ledger ledger;
+    private final VesselService vessels;
     private final PeopleService people;
     private final PlanStore plans;
 
@@ -132,6 +145,7 @@ public class BatchService implements DueSource {
             SchoolService schools,
             ShelfService shelf,
             Ledger ledger,
+            VesselService vessels,
             PeopleService people,
             PlanStore plans) {
         this.batches = batches;
@@ -140,6 +154,7 @@ public class BatchService implements DueSource {
         this.schools = schools;
         this.shelf = shelf;
         this.ledger = ledger;
+        this.vessels = vessels;
         this.people = people;
         this.plans = plans;
     }
@@ -193,7 +208,8 @@ public class BatchService implements DueSource {
                         Due.Kind.PRESS,
                         "Press ",
                         press,
-                        plan(b).yield().low());
+                        // What lies under an oil is asked when it is pressed, on its own page.
+                        b.kind == LotForm.INFUSED_OIL ? null : plan(b).yield().low());
             }
             LocalDate shake = nextShake(b, shaken.get(b.id));
             // What is due to be pressed need not be shaken first.
@@ -232,11 +248,11 @@ public class BatchService implements DueSource {
         }
     }
 
-    /** Every day for two weeks, then every week. */
+    /** Every day for two weeks, then every week; what is left on the herb for years is looked at every month. */
     private static LocalDate nextShake(Batch b, @Nullable LocalDate last) {
         LocalDate from = last == null ? b.startedOn : last;
-        boolean daily = ChronoUnit.DAYS.between(b.startedOn, from) < DAILY_SHAKES;
-        return from.plusDays(daily ? 1 : 7);
+        long day = ChronoUnit.DAYS.between(b.startedOn, from);
+        return from.plusDays(day < DAILY_SHAKES ? 1 : day < WEEKLY_SHAKES ? 7 : 30);
     }
 
     @Transactional(readOnly = true)
@@ -269,7 +285,9 @@ public class BatchService implements DueSource {
             throw new Problem.Conflict("It is pressed already.");
         }
         StoredPlan plan = plan(batch);
-        double most = plan.yield().high() * 1.3;
+        LotView lot = shelf.lot(id);
+        double pouredOff = lot.amount() - lot.remaining();
+        double most = plan.yield().high() * 1.3 - pouredOff;
         Checks.begin()
                 .range("yieldAmount", request.yieldAmount(), 0.1, most)
                 .that(
@@ -281,13 +299,12 @@ public class BatchService implements DueSource {
         Checks.begin()
                 .that(oil == (request.water() != null), "water", "is said of an oil, and only there")
                 .done();
-        LotView lot = shelf.lot(id);
         // An oil on hold for its damp herb is pressed to see whether water parts from it.
         if (!(oil && lot.state() == Product.State.HOLD)) {
             usable(lot);
         }
         batch.status = BatchStatus.PRESSED;
-        batch.yieldAmount = request.yieldAmount();
+        batch.yieldAmount = pouredOff + request.yieldAmount();
         batch.pressOn = request.on();
         settled(batch, request.water());
         TinctureRecord record = pressed(batch);
@@ -339,17 +356,61 @@ public class BatchService implements DueSource {
         }
         LotView lot = shelf.lot(id);
         usable(lot);
-        StoredPlan plan = plan(batch);
-        double yield = batch.yieldAmount == null ? plan.yield().low() : batch.yieldAmount;
+        double yield = batch.yieldAmount == null ? plan(batch).yield().low() : batch.yieldAmount;
         LocalDate pressed = batch.pressOn == null ? batch.startedOn : batch.pressOn;
         boolean restGone = Boolean.TRUE.equals(request.restGone());
+        List<LotView> filled = bottles(batch, lot, request, pressed, pressed, restGone, yield * 0.02);
+        // What is less than the last drops in the jug is not worth another bottle.
+        if (restGone || shelf.lot(id).remaining() <= yield * LAST_DROPS) {
+            ledger.emptied(id);
+            batch.status = BatchStatus.FINISHED;
+        }
+        batch.filledOn = request.on();
+        batch.fills++;
+        batches.saveAndFlush(batch);
+        return filled;
+    }
+
+    /** Bottles some of what steeps; the rest stays on the herb, and is pressed later or never. */
+    public List<LotView> pourOff(UUID id, FillRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch, () -> view(batch));
+        if (batch.status != BatchStatus.STEEPING) {
+            throw new Problem.Conflict("It is pressed already; fill it instead.");
+        }
+        if (batch.kind != LotForm.TINCTURE) {
+            throw new Problem.Conflict("Only a tincture is poured off the herb while the rest stays on it.");
+        }
+        LotView lot = shelf.lot(id);
+        usable(lot);
+        List<LotView> filled =
+                bottles(batch, lot, request, batch.startedOn.plusDays(FIRST_POUR_DAYS), request.on(), false, 0);
+        batch.fills++;
+        batches.saveAndFlush(batch);
+        return filled;
+    }
+
+    /**
+     * Each a lot with its own number.
+     *
+     * @param lifeFrom the day it left the herb
+     */
+    private List<LotView> bottles(
+            Batch batch,
+            LotView lot,
+            FillRequest request,
+            LocalDate earliest,
+            LocalDate lifeFrom,
+            boolean mayBeNone,
+            double slack) {
+        StoredPlan plan = plan(batch);
         double perMl = plan.form().unit() == Unit.G ? plan.gPerMl() : 1;
         Checks checks = Checks.begin()
-                .that(!request.containers().isEmpty() || restGone, "containers", "must hold at least one")
+                .that(!request.containers().isEmpty() || mayBeNone, "containers", "must hold at least one")
                 .that(
-                        !request.on().isAfter(people.today()) && !request.on().isBefore(pressed),
+                        !request.on().isAfter(people.today()) && !request.on().isBefore(earliest),
                         "on",
-                        "must be from " + Words.day(pressed) + " until today")
+                        "must be from " + Words.day(earliest) + " until today")
                 .that(request.place().length() <= 120, "place", "must have at most 120 letters");
         double sum = 0;
         int count = 0;
@@ -357,22 +418,30 @@ public class BatchService implements DueSource {
             ContainerRequest c = request.containers().get(i);
             checks.range("containers[" + i + "].capacityMl", c.capacityMl(), 1, 10_000)
                     .range("containers[" + i + "].count", c.count(), 1, 60);
+            if (c.vesselId() != null) {
+                VesselService.VesselView own = vessels.one(c.vesselId());
+                checks.that(
+                        c.capacityMl() <= own.capacityMl(),
+                        "containers[" + i + "].capacityMl",
+                        "must be at most what a " + own.words() + " holds");
+            }
             sum += c.capacityMl() * c.count() * perMl;
             count += c.count();
         }
         checks.that(count <= 60, "containers", "must be at most 60")
                 .that(
-                        sum <= lot.remaining() + yield * 0.02,
+                        sum <= lot.remaining() + slack,
                         "containers",
                         "hold " + Words.figure(sum) + " " + unit(plan) + ", more than the "
                                 + Words.figure(lot.remaining()) + " there is")
                 .done();
-        LocalDate bestBefore = bestBefore(batch, plan);
+        LocalDate bestBefore = bestBefore(batch, plan, lifeFrom);
         List<LotView> filled = new ArrayList<>();
         for (ContainerRequest c : request.containers()) {
+            List<UUID> alike = new ArrayList<>();
             for (int i = 0; i < c.count(); i++) {
                 double amount = c.capacityMl() * perMl;
-                double share = amount / yield;
+                double share = amount / Math.max(lot.amount(), amount);
                 LotView bottle = ledger.put(new Ledger.NewLot(
                         Owned.newId(),
                         Stage.FILLED,
@@ -398,28 +467,26 @@ public class BatchService implements DueSource {
                         null,
                         request.place().strip()));
                 filled.add(bottle);
+                alike.add(bottle.id());
+            }
+            if (c.vesselId() != null) {
+                vessels.use(c.vesselId(), alike);
+            } else {
+                ledger.holds(alike, c.capacityMl());
             }
         }
         for (LotView bottle : filled) {
-            ledger.fill(id, bottle.id(), bottle.amount(), request.on());
+            ledger.fill(batch.id, bottle.id(), bottle.amount(), request.on());
         }
-        // What is less than the last drops in the jug is not worth another bottle.
-        if (restGone || shelf.lot(id).remaining() <= yield * LAST_DROPS) {
-            ledger.emptied(id);
-            batch.status = BatchStatus.FINISHED;
-        }
-        batch.filledOn = request.on();
-        batches.saveAndFlush(batch);
-        return filled;
+        return filled.stream().map(b -> shelf.lot(b.id())).toList();
     }
 
     /** Bottling later does not make it younger: its life counts from the day it left the herb. */
-    private LocalDate bestBefore(Batch batch, StoredPlan plan) {
+    private LocalDate bestBefore(Batch batch, StoredPlan plan, LocalDate from) {
         StoredPlan.Kept kept = plan.kept();
         if (kept.until() != null) {
             return kept.until();
         }
-        LocalDate from = batch.pressOn == null ? batch.startedOn : batch.pressOn;
         // Some of the water that was seen stays in it, however well it was poured off.
         Integer mostDays = batch.water == Water.PARTED
                 ? (Integer) Math.min(WATER_DAYS, kept.mostDays() == null ? WATER_DAYS : kept.mostDays())
@@ -458,6 +525,11 @@ public class BatchService implements DueSource {
 
     private StoredPlan plan(Batch batch) {
         return plans.read(batch.plan, batch.kind);
+    }
+
+    @Transactional(readOnly = true)
+    <L extends Lesson> Optional<L> lesson(UUID id, Class<L> kind) {
+        return lesson(plan(find(id)), kind);
     }
 
     private static <L extends Lesson> Optional<L> lesson(StoredPlan plan, Class<L> kind) {
@@ -502,10 +574,11 @@ public class BatchService implements DueSource {
                                 .toList(),
                         plan.findings(),
                         plan.because()),
-                b.status == BatchStatus.STEEPING ? List.of() : containers(b.id),
+                containers(b.id),
                 outcome(b),
                 b.water,
                 lesson(plan, Lesson.Spoon.class).isPresent(),
+                lesson(plan, Lesson.Pan.class).isPresent(),
                 lesson(plan, Lesson.Spoon.class).isPresent()
                         ? spoons.findAllByBatchId(b.id).stream()
                                 .map(s -> s.verdict)

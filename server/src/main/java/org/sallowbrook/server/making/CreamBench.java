@@ -11,6 +11,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.salve.Cream;
 import org.sallowbrook.core.making.salve.CreamBatch;
+import org.sallowbrook.core.making.salve.EssentialOil;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Gatekeeper;
@@ -23,6 +24,8 @@ class CreamBench implements Bench<CreamBench.Creaming> {
     /**
      * @param water null for plain boiled water
      * @param preservative null for none
+     * @param youngestAgeYears of whoever it is for; null for grown-ups only
+     * @param forExpecting whether somebody expecting will use it; null for no
      */
     @JsonTypeName("CREAM")
     record Creaming(
@@ -36,6 +39,9 @@ class CreamBench implements Bench<CreamBench.Creaming> {
             @Nullable StockIn water,
             @Nullable StockIn preservative,
             @Nullable Double preservativePercent,
+            @Nullable List<EssentialIn> essentialOils,
+            @Nullable Double youngestAgeYears,
+            @Nullable Boolean forExpecting,
             Double jarMl,
             LocalDate startedOn,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged)
@@ -46,6 +52,12 @@ class CreamBench implements Bench<CreamBench.Creaming> {
         public Taxon.Route route() {
             return Taxon.Route.EXTERNAL;
         }
+    }
+
+    private final Materials materials;
+
+    CreamBench(Materials materials) {
+        this.materials = materials;
     }
 
     @Override
@@ -76,6 +88,9 @@ class CreamBench implements Bench<CreamBench.Creaming> {
                 oil.name(),
                 water == null ? "boiled water" : water.name(),
                 request.jarMl(),
+                EssentialIn.all(request.essentialOils(), in, materials),
+                request.youngestAgeYears() == null ? EssentialOil.ADULT_FROM_YEARS : request.youngestAgeYears(),
+                Boolean.TRUE.equals(request.forExpecting()),
                 inputs);
         if (outcome instanceof Outcome.Feasible<CreamBatch> feasible) {
             Cream.Plan plan = feasible.plan().plan();

@@ -149,9 +149,10 @@ final class Ingredients {
                 .that(
                         lot.form() == LotForm.HERB && lot.stage() != Stage.BATCH
                                 || lot.form() == LotForm.TEA_MIXTURE
-                                || lot.form() == LotForm.POWDER,
+                                || lot.form() == LotForm.POWDER
+                                || lot.form() == LotForm.FROZEN_HERB,
                         field + ".lotId",
-                        "must name a jar, a harvest, a mixture or a powder of herb")
+                        "must name a jar, a harvest, a mixture, a powder or frozen herb")
                 .done();
         herbs.put(lot.id(), lot);
         if (lot.stage() == Stage.HARVEST && drying.onRack(lot.id())) {
@@ -160,25 +161,30 @@ final class Ingredients {
                     lot.name() + " (" + lot.code() + ") lies on the rack.",
                     "Let it dry and take it from its jar, or use herb that was not laid out."));
         }
-        Taxon taxon = lot.taxonId() == null ? null : herbarium.taxon(lot.taxonId());
-        boolean fresh = lot.stage() == Stage.HARVEST;
+        boolean frozen = lot.form() == LotForm.FROZEN_HERB;
+        HerbView only = frozen && lot.herbs().size() == 1 ? lot.herbs().get(0) : null;
+        String taxonId = only == null ? lot.taxonId() : only.taxonId();
+        Taxon.Part part = only == null ? lot.part() : only.part();
+        Taxon taxon = taxonId == null ? null : herbarium.taxon(taxonId);
+        // What was frozen is as wet as it was fresh.
+        boolean fresh = lot.stage() == Stage.HARVEST || frozen;
         // A basket may have wilted a day; a jar is dry.
         Tincture.State state = !fresh
                 ? Tincture.State.DRIED
                 : in.state() == Tincture.State.WILTED ? Tincture.State.WILTED : Tincture.State.FRESH;
-        Interval mass = mass(in, lot.id(), lot.taxonId(), lot.part(), state, taxon, lot.name());
+        Interval mass = mass(in, lot.id(), taxonId, part, state, taxon, lot.name());
         return new Herb(
                 lot.name(),
                 lot,
                 taxon,
-                lot.part(),
+                part,
                 state,
                 lot.moisture() == null
-                        ? moisture(state, taxon, lot.part())
+                        ? moisture(state, taxon, part)
                         : lot.moisture().moisture(),
                 mass.mid(),
                 mass,
-                bulk(taxon, lot.part(), state),
+                bulk(taxon, part, state),
                 lot.herbs().stream()
                         .flatMap(h -> herbarium.taxon(h.taxonId()).constituents().stream())
                         .collect(Collectors.toSet()));

@@ -22,4 +22,8 @@ sealed interface Lesson {
      */
     @JsonTypeName("SPOON")
     record Spoon(String wax, Double correction) implements Lesson {}
+
+    /** What a pan weighs once the water in it is gone. */
+    @JsonTypeName("PAN")
+    record Pan(Double oilG) implements Lesson {}
 }

@@ -6,11 +6,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -21,11 +23,13 @@ import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.Readiness;
 import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.making.vessel.Vessel;
 import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.core.shelf.Trait;
@@ -41,6 +45,7 @@ import org.sallowbrook.server.platform.Range;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
+import org.sallowbrook.server.shelf.VesselService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -55,6 +60,7 @@ public class Making {
     private final PlanStore plans;
     private final ShelfService shelf;
     private final Ledger ledger;
+    private final VesselService vessels;
     private final DryingService drying;
     private final HerbariumService herbarium;
     private final Measures measures;
@@ -71,6 +77,7 @@ public class Making {
             PlanStore plans,
             ShelfService shelf,
             Ledger ledger,
+            VesselService vessels,
             DryingService drying,
             HerbariumService herbarium,
             Measures measures,
@@ -85,6 +92,7 @@ public class Making {
         this.plans = plans;
         this.shelf = shelf;
         this.ledger = ledger;
+        this.vessels = vessels;
         this.drying = drying;
         this.herbarium = herbarium;
         this.measures = measures;
@@ -122,6 +130,9 @@ public class Making {
                         ? planned(feasible.plan(), request.startedOn())
                         : null,
                 r.in().missing(),
+                r.outcome() instanceof Outcome.Feasible<? extends Batchable> feasible
+                        ? fitting(feasible.plan().vessel())
+                        : List.of(),
                 r.findings(),
                 r.outcome().because());
     }
@@ -148,6 +159,17 @@ public class Making {
                 plan.steps());
     }
 
+    /** Of the household's own vessels those that are free and large enough, the smallest first. */
+    private List<VesselService.VesselView> fitting(Vessel vessel) {
+        if (vessel.shape() != Vessel.Shape.JAR) {
+            return List.of();
+        }
+        return vessels.all().stream()
+                .filter(v -> v.free() > 0 && v.capacityMl() >= vessel.leastMl())
+                .sorted(Comparator.comparingDouble(VesselService.VesselView::capacityMl))
+                .toList();
+    }
+
     private static @Nullable Range percent(Batchable plan) {
         return plan.strength().high() > 0 ? Range.of(plan.strength().times(100)) : null;
     }
@@ -160,6 +182,11 @@ public class Making {
 
     /** Runs every gate and begins the batch: takes what it uses from the shelf and keeps what went in. */
     public BatchService.BatchView start(BatchRequest request) {
+        return start(request, null);
+    }
+
+    /** @param vessel of the household's own, that it is made in; null where nobody says which */
+    public BatchService.BatchView start(BatchRequest request, @Nullable UUID vessel) {
         if (once.repeated("batch", request.id(), batches::existsById, request)) {
             return batchService.one(request.id());
         }
@@ -183,6 +210,13 @@ public class Making {
         gatekeeper.pass("batch", request.id(), r.findings(), request.acknowledged());
         Batchable plan = feasible.plan();
         LotView lot = ledger.put(lotOf(request, r, plan));
+        if (vessel != null) {
+            roomFor(plan, vessels.one(vessel));
+            vessels.use(vessel, List.of(lot.id()));
+        }
+        if (lot.state() == Product.State.HOLD && plan.heldByTheWork()) {
+            ledger.hold(lot.id(), lot.stateReason());
+        }
         r.in().uses()
                 .forEach(u -> ledger.take(
                         u.lot().id(),
@@ -204,6 +238,17 @@ public class Making {
         batch.coreVersion = CoreVersion.CURRENT;
         batches.saveAndFlush(batch);
         return batchService.one(batch.id);
+    }
+
+    private static void roomFor(Batchable plan, VesselService.VesselView vessel) {
+        double least = plan.vessel().leastMl();
+        if (vessel.capacityMl() < least) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "VESSEL_TOO_SMALL",
+                    "A " + vessel.words() + " is too small: it needs " + Words.millilitres(least)
+                            + " with its headspace.",
+                    "Take a larger one, or make less.")));
+        }
     }
 
     private static void notOnTheShelf(Reckoned r) {

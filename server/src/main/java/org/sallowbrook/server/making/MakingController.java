@@ -23,8 +23,10 @@ class MakingController {
     private final Making making;
     private final Kitchen kitchen;
     private final Measures measures;
+    private final Pan pan;
 
-    MakingController(BatchService batches, Making making, Kitchen kitchen, Measures measures) {
+    MakingController(BatchService batches, Making making, Kitchen kitchen, Measures measures, Pan pan) {
+        this.pan = pan;
         this.measures = measures;
         this.kitchen = kitchen;
         this.batches = batches;
@@ -52,8 +54,9 @@ class MakingController {
     }
 
     @PostMapping("/batches")
-    BatchService.BatchView start(@RequestBody BatchRequest request) {
-        return making.start(request);
+    BatchService.BatchView start(
+            @RequestBody BatchRequest request, @RequestParam(required = false) @Nullable UUID vessel) {
+        return making.start(request, vessel);
     }
 
     /** What this household's own spoons, cups and handfuls hold. */
@@ -111,6 +114,30 @@ class MakingController {
     @PostMapping("/batches/{id}/spoons")
     BatchService.BatchView spoon(@PathVariable UUID id, @RequestBody BatchService.SpoonRequest request) {
         return batches.spoon(id, request);
+    }
+
+    @GetMapping("/batches/{id}/pan")
+    Pan.PanView pan(@PathVariable UUID id) {
+        return pan.view(id);
+    }
+
+    @PostMapping("/batches/{id}/pan")
+    Pan.PanView weighPan(@PathVariable UUID id, @RequestBody Pan.PanRequest request) {
+        return pan.weigh(id, request);
+    }
+
+    @PostMapping("/batches/{id}/pan/{weighing}/strike")
+    Pan.PanView strikePan(@PathVariable UUID id, @PathVariable UUID weighing, @RequestBody Pan.StrikeRequest request) {
+        return pan.strike(id, weighing, request);
+    }
+
+    /** Some of what steeps, poured off into bottles; the rest stays on the herb. */
+    @PostMapping("/batches/{id}/pour-off")
+    List<LotView> pourOff(
+            @PathVariable UUID id,
+            @RequestBody BatchService.FillRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return batches.pourOff(id, request, ifMatch);
     }
 
     @PostMapping("/batches/{id}/containers")

@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.making.oil.Carrier;
+import org.sallowbrook.core.making.salve.EssentialOil;
 import org.sallowbrook.core.making.salve.Wax;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
@@ -15,7 +17,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
-/** Oils and waxes, from the commented resources in {@code making/}. */
+/** Oils, waxes and essential oils, from the commented resources in {@code making/}. */
 @Component
 class Materials {
 
@@ -36,12 +38,34 @@ class Materials {
         }
     }
 
+    private record EssentialRow(
+            String name,
+            @Nullable Double most,
+            Set<EssentialOil.Hazard> hazards,
+            @Nullable String source,
+            @Nullable Integer year) {
+        EssentialOil.Kind toCore() {
+            return new EssentialOil.Kind(
+                    name,
+                    most,
+                    hazards,
+                    source == null || year == null
+                            ? null
+                            : new Source(source, year, Source.Evidence.REFERENCE, Source.Review.STARTER),
+                    true);
+        }
+    }
+
     private final List<Carrier> carriers;
+    private final List<EssentialOil.Kind> essentialOils;
     private final List<Wax> waxes;
 
     Materials() {
         carriers = read("making/carriers.yaml", new TypeReference<List<CarrierRow>>() {}).stream()
                 .map(CarrierRow::toCore)
+                .toList();
+        essentialOils = read("making/essential-oils.yaml", new TypeReference<List<EssentialRow>>() {}).stream()
+                .map(EssentialRow::toCore)
                 .toList();
         waxes = read("making/waxes.yaml", new TypeReference<List<Wax>>() {});
     }
@@ -57,6 +81,16 @@ class Materials {
                 .filter(c -> words.contains(c.name()) || words.contains(c.name().replace(" oil", "")))
                 .max((a, b) -> Integer.compare(a.name().length(), b.name().length()))
                 .orElse(Carrier.unknown(called));
+    }
+
+    /** The longest name that occurs in what the household calls it; one of which nothing is known where none does. */
+    EssentialOil.Kind essentialOil(String called) {
+        String words = called.toLowerCase(Locale.ROOT);
+        return essentialOils.stream()
+                .filter(o -> words.contains(o.name()))
+                .max((a, b) -> Integer.compare(a.name().length(), b.name().length()))
+                .map(o -> new EssentialOil.Kind(called, o.mostFraction(), o.hazards(), o.source(), true))
+                .orElse(EssentialOil.Kind.unknown(called));
     }
 
     /** @throws org.sallowbrook.core.measure.InvalidInput for a wax of which nothing is known */

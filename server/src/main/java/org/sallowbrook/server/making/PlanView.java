@@ -10,17 +10,20 @@ import org.sallowbrook.core.making.vessel.Vessel;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.shelf.VesselService;
 
 /**
  * What the page shows of a plan, whatever kind it is.
  *
  * @param plan null where it can't be made
+ * @param fits the household's own vessels it would go into, the smallest first
  * @param missing what was only described, and must be on the shelf before it is begun
  */
 record PlanView(
         Boolean feasible,
         @Nullable Planned plan,
         List<Ingredients.Missing> missing,
+        List<VesselService.VesselView> fits,
         List<Finding> findings,
         List<String> because) {
 

@@ -27,7 +27,8 @@ class TinctureBench implements Bench<TinctureBench.Tincturing> {
     enum PressSchool {
         EARLY(School.PRESS_EARLY),
         MEDIUM(School.PRESS_MEDIUM),
-        LONG(School.PRESS_LONG);
+        LONG(School.PRESS_LONG),
+        LEAVE(School.LEAVE_ON_HERB);
 
         final int days;
 

@@ -38,6 +38,7 @@ public record Due(
         FILL,
         DOSE,
         USE_UP,
+        DESICCANT,
         SET_ASIDE
     }
 }

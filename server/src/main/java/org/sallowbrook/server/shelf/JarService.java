@@ -21,10 +21,12 @@ import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.JarGate;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.drying.HarvestRacked;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,8 +35,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class JarService {
 
-    /** @param fromRun the drying lot that goes into the jar, whole */
-    public record JarRequest(UUID id, UUID fromRun, LocalDate on, Double massG, String place) {}
+    /**
+     * @param fromRun the drying lot that goes into the jar, whole
+     * @param massG null where nothing was weighed and it was judged dry by touch: then what it must weigh at the least counts
+     */
+    public record JarRequest(
+            UUID id, UUID fromRun, LocalDate on, @Nullable Double massG, String place) {}
 
     /**
      * Dried herb from a shop.
@@ -87,6 +93,13 @@ public class JarService {
         this.people = people;
     }
 
+    @EventListener
+    void on(HarvestRacked racked) {
+        Lot harvest = reader.find(racked.harvestId());
+        harvest.racked = true;
+        lots.saveAndFlush(harvest);
+    }
+
     /** What the jar gate says of a drying lot; empty when it may go in. */
     @Transactional(readOnly = true)
     public List<Finding> jarFindings(UUID runId) {
@@ -121,9 +134,13 @@ public class JarService {
                 ? run.startedAt()
                 : run.weighings().get(run.weighings().size() - 1).at();
         LocalDate lastOn = last.atZone(people.zone()).toLocalDate();
+        Double weighedG = request.massG();
         Checks.begin()
-                .positive("massG", request.massG())
-                .that(request.massG() <= lastG * 1.05, "massG", "must not be more than was last weighed on the rack")
+                .that(weighedG != null || dry.byTestAlone(), "massG", "is needed")
+                .that(
+                        weighedG == null || weighedG >= Checks.SMALLEST && weighedG <= lastG * 1.05,
+                        "massG",
+                        "must be above 0 and not more than was last weighed on the rack")
                 .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
                 .that(
                         !request.on().isBefore(lastOn),
@@ -134,16 +151,19 @@ public class JarService {
         Taxon taxon = herbarium.taxon(run.taxonId());
         Taxon.UsedPart part = taxon.usedPart(run.part()).orElseThrow(() -> new Problem.NotFound("part on the card"));
         // Judged dry by constant weight and test: the reckoned range may still reach above what dry herb can hold.
-        Interval dryMoisture = Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
-        Lot jar = jarOf(request.id(), taxon, part, request.massG(), dryMoisture, request.on(), request.on());
+        Interval dryMoisture = dry.byTestAlone()
+                ? moisture
+                : Interval.of(moisture.low(), Math.max(moisture.low(), Math.min(moisture.high(), 0.12)));
+        double massG = weighedG == null ? run.advice().leastDriedG() : weighedG;
+        Lot jar = jarOf(request.id(), taxon, part, massG, dryMoisture, request.on(), request.on());
         jar.place = request.place().strip();
         lots.save(jar);
-        ledger.change(jar, LotChange.What.PUT, request.massG(), null, request.on());
+        ledger.change(jar, LotChange.What.PUT, massG, null, request.on());
         lots.saveAndFlush(jar);
         Lot harvest = reader.find(run.harvestId());
         ledger.change(harvest, LotChange.What.DRIED, -harvest.remaining, jar.id, request.on());
         lots.save(harvest);
-        ledger.link(harvest.id, jar.id, Amount.of(request.massG(), Unit.G));
+        ledger.link(harvest.id, jar.id, Amount.of(massG, Unit.G));
         drying.jarred(run.id());
         lots.flush();
         return reader.view(jar);

@@ -162,6 +162,14 @@ class Label {
         if (lot.is(Trait.HONEY)) {
             lines.add("HONEY: not under one year");
         }
+        if (lot.is(Trait.ESSENTIAL_OIL)) {
+            lines.add(
+                    lot.is(Trait.ESSENTIAL_OIL_FOR_ADULTS)
+                            ? "ESSENTIAL OIL: for grown-ups only"
+                            : lot.is(Trait.COOLING_OIL)
+                                    ? "ESSENTIAL OIL: not under six years"
+                                    : "ESSENTIAL OIL: not under two years");
+        }
         switch (lot.state()) {
             case USABLE -> {}
             case HOLD -> lines.add("ON HOLD: do not use yet");

@@ -144,10 +144,12 @@ public class Ledger {
         link(from, into, amount);
     }
 
-    /** What came out of the press is what there is to fill. */
+    /** What came out of the press is what there is to fill, beside what was poured off before. */
     public void pressed(UUID batch, double amount, LocalDate on) {
         Lot lot = reader.find(batch);
-        lot.amount = amount;
+        lot.amount = lot.amount - lot.remaining + amount;
+        // The jar is free again; what was pressed stands in whatever it is filled from.
+        lot.vesselId = null;
         change(lot, LotChange.What.PRESSED, amount - lot.remaining, null, on);
         lots.saveAndFlush(lot);
     }
@@ -209,6 +211,7 @@ public class Ledger {
     public void hold(UUID id, @Nullable String reason) {
         Lot lot = reader.find(id);
         lot.heldReason = reason;
+        lot.heldByTheWork = reason != null;
         if (lot.state == Product.State.USABLE || lot.state == Product.State.HOLD) {
             lot.state = reason == null ? Product.State.USABLE : Product.State.HOLD;
             lot.stateReason = reason;
@@ -234,10 +237,27 @@ public class Ledger {
         lots.flush();
     }
 
+    /** What the vessels hold brimful that these stand in. */
+    public void holds(Collection<UUID> ids, double vesselMl) {
+        lots.findAllById(ids).forEach(l -> l.vesselMl = vesselMl);
+        lots.flush();
+    }
+
     /** Changes what is left by one line; the lot must be saved by the caller. */
     void change(Lot lot, LotChange.What what, double delta, @Nullable UUID subject, LocalDate on) {
+        change(Owned.newId(), lot, what, delta, subject, on, "");
+    }
+
+    /** The same, by somebody's own word. @param id made by the client, so that it is never noted twice */
+    void change(UUID id, Lot lot, LotChange.What what, double delta, LocalDate on, String reason) {
+        change(id, lot, what, delta, null, on, reason);
+    }
+
+    private void change(
+            UUID id, Lot lot, LotChange.What what, double delta, @Nullable UUID subject, LocalDate on, String reason) {
         lot.remaining = Math.max(0, lot.remaining + delta);
-        LotChange change = new LotChange(Owned.newId());
+        LotChange change = new LotChange(id);
+        change.reason = reason;
         change.lotId = lot.id;
         change.what = what;
         change.delta = delta;

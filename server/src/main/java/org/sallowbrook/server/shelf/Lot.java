@@ -122,6 +122,12 @@ class Lot extends Versioned {
     @Nullable
     String heldReason;
 
+    /** Whether the hold is lifted by what is done with its batch only. */
+    boolean heldByTheWork;
+
+    /** Of a harvest: whether it was laid out to dry. */
+    boolean racked;
+
     /** No hold is lifted before this day; null where time alone resolves nothing. */
     @Nullable
     LocalDate heldUntil;
@@ -139,8 +145,23 @@ class Lot extends Versioned {
 
     String place = "";
 
+    /** The number on the label of what was bought; empty where there is none. */
+    String supplierLot = "";
+
+    /** When the desiccant in the jar was put in or changed; null without. */
+    @Nullable
+    LocalDate desiccantOn;
+
     @Nullable
     String holder;
+
+    /** The household's own jar or bottle it stands in; null where nobody said which. */
+    @Nullable
+    UUID vesselId;
+
+    /** What that holds brimful; null where unknown. */
+    @Nullable
+    Double vesselMl;
 
     /** What the card allows of one plant's part, and what it holds that goes on into everything made of it. */
     void of(Taxon taxon, Taxon.Part of) {

@@ -24,7 +24,10 @@ class LotChange extends Entry {
         FILLED,
         DOSE,
         DRIED,
-        FINISHED
+        FINISHED,
+        THROWN_AWAY,
+        /** What was found when it was looked at. */
+        COUNTED
     }
 
     UUID lotId = new UUID(0, 0);
@@ -42,6 +45,9 @@ class LotChange extends Entry {
     LocalDate onDay = LocalDate.EPOCH;
     Instant at = Instant.EPOCH;
     String notedBy = "";
+
+    /** Why, where it was asked; empty else. */
+    String reason = "";
 
     protected LotChange() {}
 

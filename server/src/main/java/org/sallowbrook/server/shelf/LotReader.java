@@ -99,7 +99,13 @@ class LotReader {
                 l.holder,
                 l.supplier,
                 l.label,
-                l.doubt);
+                l.doubt,
+                l.vesselId,
+                l.vesselMl,
+                l.heldByTheWork,
+                l.racked,
+                l.supplierLot,
+                l.desiccantOn);
     }
 
     private static @Nullable Range range(@Nullable Double low, @Nullable Double high) {

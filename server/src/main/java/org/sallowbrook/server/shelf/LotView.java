@@ -22,6 +22,10 @@ import org.sallowbrook.server.platform.Range;
  *
  * @param taxonId of what holds one plant only
  * @param strengthPercent its upper end where it is a range; strengthLowPercent: its lower end, null where it is exact
+ * @param vesselId of the household's own; null for another
+ * @param vesselMl what its vessel holds brimful; null where unknown
+ * @param heldByTheWork whether its hold is lifted by what is done with its batch only
+ * @param racked of a harvest: whether it was laid out to dry
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -56,7 +60,13 @@ public record LotView(
         @Nullable String holder,
         @Nullable String supplier,
         BoughtGate.@Nullable Label label,
-        @Nullable String doubt) {
+        @Nullable String doubt,
+        @Nullable UUID vesselId,
+        @Nullable Double vesselMl,
+        Boolean heldByTheWork,
+        Boolean racked,
+        String supplierLot,
+        @Nullable LocalDate desiccantOn) {
 
     public boolean is(Trait trait) {
         return traits.contains(trait);

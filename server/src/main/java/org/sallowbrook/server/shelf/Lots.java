@@ -26,6 +26,10 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " and (l.state = :setAside or l.bestBefore <= :until)")
     List<Lot> toSee(Collection<Stage> stages, Product.State setAside, LocalDate until);
 
+    /** Jars whose desiccant was put in before a day. */
+    @Query("select l from Lot l where l.desiccantOn <= :before and l.remaining > 0")
+    List<Lot> withDesiccant(LocalDate before);
+
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
 

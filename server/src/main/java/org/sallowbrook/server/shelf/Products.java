@@ -9,7 +9,6 @@ import java.util.stream.Collectors;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Strength;
-import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -59,6 +58,6 @@ public class Products {
                 view.strengthPercent() == null ? Strength.NONE : Strength.ofPercent(view.strengthPercent()),
                 view.bestBefore() == null ? LocalDate.MAX : view.bestBefore(),
                 view.state(),
-                view.is(Trait.HONEY));
+                view.traits());
     }
 }

@@ -12,6 +12,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -27,12 +28,25 @@ class ShelfController {
 
     record HolderRequest(String holder) {}
 
+    /** @param vesselId null for none of the household's own */
+    record StandsInRequest(@Nullable UUID vesselId) {}
+
     private final ShelfService shelf;
     private final StockService stock;
     private final JarService jars;
     private final Label label;
+    private final VesselService vessels;
+    private final StockTake stockTake;
 
-    ShelfController(ShelfService shelf, StockService stock, JarService jars, Label label) {
+    ShelfController(
+            ShelfService shelf,
+            StockService stock,
+            JarService jars,
+            Label label,
+            VesselService vessels,
+            StockTake stockTake) {
+        this.stockTake = stockTake;
+        this.vessels = vessels;
         this.shelf = shelf;
         this.stock = stock;
         this.jars = jars;
@@ -47,6 +61,25 @@ class ShelfController {
     @GetMapping("/lots/past")
     Past past(@RequestParam(defaultValue = "0") int page) {
         return shelf.past(page);
+    }
+
+    /** The household's own jars, bottles and tins. */
+    @GetMapping("/vessels")
+    List<VesselService.VesselView> vessels() {
+        return vessels.all();
+    }
+
+    @PostMapping("/vessels")
+    VesselService.VesselView vessel(@RequestBody VesselService.VesselRequest request) {
+        return vessels.add(request);
+    }
+
+    @PostMapping("/vessels/{id}/count")
+    VesselService.VesselView countVessels(
+            @PathVariable UUID id,
+            @RequestBody VesselService.VesselCountRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return vessels.count(id, request, ifMatch);
     }
 
     @GetMapping("/lots/{id}")
@@ -74,6 +107,45 @@ class ShelfController {
         return jars.buy(request);
     }
 
+    @PostMapping("/lots/{id}/count")
+    LotView count(@PathVariable UUID id, @RequestBody StockTake.CountRequest request) {
+        return stockTake.count(id, request);
+    }
+
+    @PutMapping("/lots/{id}")
+    LotView details(
+            @PathVariable UUID id,
+            @RequestBody StockTake.DetailsRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return stockTake.details(id, request, ifMatch);
+    }
+
+    /** What came into it and went out of it, with what was struck out. */
+    @GetMapping("/lots/{id}/changes")
+    List<StockTake.ChangeView> changes(@PathVariable UUID id) {
+        return stockTake.account(id);
+    }
+
+    @PostMapping("/lots/{id}/changes/{change}/strike")
+    LotView strike(@PathVariable UUID id, @PathVariable UUID change, @RequestBody StockTake.StrikeRequest request) {
+        return stockTake.strike(id, change, request);
+    }
+
+    /** What will be gone soon, as fast as it was used lately. */
+    @GetMapping("/running-out")
+    List<StockTake.RunningOut> runningOut() {
+        return stockTake.runningOut();
+    }
+
+    @PostMapping("/lots/{id}/vessel")
+    LotView standsIn(
+            @PathVariable UUID id,
+            @RequestBody StandsInRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        vessels.stand(id, request.vesselId(), ifMatch);
+        return shelf.lot(id);
+    }
+
     @PostMapping("/lots/{id}/release")
     LotView release(
             @PathVariable UUID id,
@@ -85,8 +157,9 @@ class ShelfController {
     @PostMapping("/lots/{id}/finish")
     LotView finish(
             @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean thrownAway,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return shelf.finish(id, ifMatch);
+        return shelf.finish(id, thrownAway, ifMatch);
     }
 
     @PostMapping("/lots/{id}/give")

@@ -35,6 +35,9 @@ public class ShelfService implements UsesTaxon, DueSource {
     private static final int MOST_LISTED = 1000;
     private static final int USE_UP_DAYS = 30;
 
+    /** Half a year of opening and closing: a working figure of this tool. */
+    private static final int DESICCANT_DAYS = 180;
+
     /** What stands on a shelf, rather than in the field or under way. */
     private static final Set<Stage> KEPT = Set.of(Stage.STOCK, Stage.FILLED);
 
@@ -106,6 +109,27 @@ public class ShelfService implements UsesTaxon, DueSource {
     @Transactional(readOnly = true)
     public List<Due> due(Span span) {
         List<Due> due = new ArrayList<>();
+        for (Lot lot : lots.withDesiccant(span.to().minusDays(DESICCANT_DAYS))) {
+            LocalDate put = lot.desiccantOn;
+            LocalDate on = put == null || put.plusDays(DESICCANT_DAYS).isBefore(span.today())
+                    ? span.today()
+                    : put.plusDays(DESICCANT_DAYS);
+            if (span.holds(on)) {
+                due.add(new Due(
+                        Due.Kind.DESICCANT,
+                        "shelf",
+                        lot.id,
+                        "Change the desiccant of " + lot.name,
+                        lot.code + (lot.place.isEmpty() ? "" : ", " + lot.place),
+                        on,
+                        span.morning(on),
+                        false,
+                        lot.version,
+                        null,
+                        null,
+                        null));
+            }
+        }
         for (Lot lot : lots.toSee(KEPT, Product.State.QUARANTINED, span.to().plusDays(USE_UP_DAYS))) {
             LocalDate best = lot.bestBefore;
             boolean aside = lot.state == Product.State.QUARANTINED;
@@ -209,6 +233,12 @@ public class ShelfService implements UsesTaxon, DueSource {
                     lot.name + " ages until " + Words.day(lot.heldUntil) + ".",
                     "Wait; nothing but time takes its harshness away.")));
         }
+        if (lot.heldByTheWork) {
+            throw new Problem.Refused(List.of(Finding.stop(
+                    "HELD_BY_THE_WORK",
+                    lot.name + " is held by what was seen or weighed of it, not by a word.",
+                    "Weigh it or look at it on the page of its batch.")));
+        }
         gatekeeper.record("hold released", id, "HOLD", lot.heldReason + " / " + reason.strip());
         lot.state = Product.State.USABLE;
         lot.stateReason = "released: " + reason.strip();
@@ -216,11 +246,18 @@ public class ShelfService implements UsesTaxon, DueSource {
         return reader.view(lots.saveAndFlush(lot));
     }
 
-    /** Used up or thrown away: nothing is left. */
-    public LotView finish(UUID id, @Nullable String ifMatch) {
+    /** Used up or thrown away: nothing is left; struck out it is there again. */
+    public LotView finish(UUID id, boolean thrownAway, @Nullable String ifMatch) {
         Lot lot = reader.find(id);
         lot.checkVersion(ifMatch, () -> reader.view(lot));
-        ledger.change(lot, LotChange.What.FINISHED, -lot.remaining, null, people.today());
+        if (lot.remaining > 0) {
+            ledger.change(
+                    lot,
+                    thrownAway ? LotChange.What.THROWN_AWAY : LotChange.What.FINISHED,
+                    -lot.remaining,
+                    null,
+                    people.today());
+        }
         return reader.view(lots.saveAndFlush(lot));
     }
 

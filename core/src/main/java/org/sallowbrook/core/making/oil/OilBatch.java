@@ -75,6 +75,12 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
         return Readiness.steeping(InfusedOil.pressAfterDays(plan, schools), true);
     }
 
+    /** Water that may part from damp herb: it is pressed and looked at. */
+    @Override
+    public boolean heldByTheWork() {
+        return true;
+    }
+
     @Override
     public List<Portion> portions() {
         List<Portion> portions = new ArrayList<>();

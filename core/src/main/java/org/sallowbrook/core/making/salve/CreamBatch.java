@@ -2,6 +2,7 @@ package org.sallowbrook.core.making.salve;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
@@ -13,9 +14,12 @@ import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.vessel.Vessel;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Trait;
 
 /**
  * Water and oil held together: {@link Cream} as a batch. Its life is counted in days, also where its oil would keep a year.
@@ -23,7 +27,13 @@ import org.sallowbrook.core.shelf.LotForm;
  * @param inputs whose dates carry over
  */
 public record CreamBatch(
-        Cream.Recipe recipe, Cream.Plan plan, String oil, String water, double jarMl, List<Keeping.Input> inputs)
+        Cream.Recipe recipe,
+        Cream.Plan plan,
+        String oil,
+        String water,
+        double jarMl,
+        List<EssentialOil.Used> essentialOils,
+        List<Keeping.Input> inputs)
         implements Batchable {
 
     /** Near that of water: a working figure of this tool. */
@@ -31,14 +41,55 @@ public record CreamBatch(
 
     public CreamBatch {
         Checks.begin().range("jarMl", jarMl, 1, 20_000).done();
+        essentialOils = List.copyOf(essentialOils);
         inputs = List.copyOf(inputs);
     }
 
+    /**
+     * @param essentialOils in the oil phase, part of what it weighs
+     * @param youngestAgeYears of whoever it is for
+     * @param forExpecting whether somebody expecting will use it
+     */
     public static Outcome<CreamBatch> of(
-            Cream.Recipe recipe, String oil, String water, double jarMl, List<Keeping.Input> inputs) {
+            Cream.Recipe recipe,
+            String oil,
+            String water,
+            double jarMl,
+            List<EssentialOil.Used> essentialOils,
+            double youngestAgeYears,
+            boolean forExpecting,
+            List<Keeping.Input> inputs) {
         Cream.Plan plan = Cream.plan(recipe);
+        double together =
+                essentialOils.stream().mapToDouble(EssentialOil.Used::massG).sum();
+        List<Finding> findings = new ArrayList<>(plan.findings());
+        List<String> because = new ArrayList<>(plan.because());
+        if (together > 0) {
+            EssentialOil.Limit all = EssentialOil.check(recipe.totalG(), together, youngestAgeYears);
+            EssentialOil.Limit each = EssentialOil.each(recipe.totalG(), essentialOils, youngestAgeYears, forExpecting);
+            findings.addAll(all.findings());
+            findings.addAll(each.findings());
+            because.addAll(all.because());
+            because.addAll(each.because());
+        }
+        if (!(plan.oilG() > together)) {
+            findings.add(Finding.stop(
+                    "NO_ROOM_FOR_OIL", "Nothing is left for the oil.", "Use less of the essential oil, or more oil."));
+            return new Outcome.Refused<>(findings, because);
+        }
         return new Outcome.Feasible<>(
-                new CreamBatch(recipe, plan, oil, water, jarMl, inputs), plan.findings(), plan.because());
+                new CreamBatch(recipe, plan, oil, water, jarMl, essentialOils, inputs), findings, because);
+    }
+
+    /** The oil phase without its essential oils. */
+    private double carrierG() {
+        return plan.oilG()
+                - essentialOils.stream().mapToDouble(EssentialOil.Used::massG).sum();
+    }
+
+    @Override
+    public Set<Trait> adds() {
+        return EssentialOil.traits(recipe.totalG(), essentialOils);
     }
 
     @Override
@@ -72,18 +123,19 @@ public record CreamBatch(
     }
 
     public double oilMl() {
-        return plan.oilG() / InfusedOil.OIL_G_PER_ML;
+        return carrierG() / InfusedOil.OIL_G_PER_ML;
     }
 
     @Override
     public List<Portion> portions() {
         List<Portion> portions = new ArrayList<>();
-        portions.add(new Portion(oil, plan.oilG(), oilMl()));
+        portions.add(new Portion(oil, carrierG(), oilMl()));
         portions.add(new Portion("emulsifier", plan.emulsifierG(), null));
         portions.add(new Portion(water, plan.waterG(), plan.waterG()));
         if (plan.preservativeG() > 0) {
             portions.add(new Portion("preservative", plan.preservativeG(), null));
         }
+        essentialOils.forEach(o -> portions.add(new Portion(o.kind().name(), o.massG(), null)));
         return portions;
     }
 
@@ -92,6 +144,18 @@ public record CreamBatch(
         List<Step> steps = new ArrayList<>();
         for (String text : plan.steps()) {
             steps.add(Step.hazardous(text, text.contains("70 °C") ? "Hot oil and hot water burn." : null));
+        }
+        if (!essentialOils.isEmpty()) {
+            steps.add(Step.hazardous(
+                    "Below 40 °C stir in "
+                            + String.join(
+                                    ", ",
+                                    essentialOils.stream()
+                                            .map(o -> Words.grams(o.massG()) + " of "
+                                                    + o.kind().name())
+                                            .toList())
+                            + ".",
+                    "Undiluted it burns skin and eyes."));
         }
         return steps;
     }

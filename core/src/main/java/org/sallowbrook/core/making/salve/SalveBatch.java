@@ -1,6 +1,8 @@
 package org.sallowbrook.core.making.salve;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
@@ -11,28 +13,94 @@ import org.sallowbrook.core.making.Readiness;
 import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.vessel.Vessel;
+import org.sallowbrook.core.measure.Because;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Trait;
 
 /**
  * Oil and wax for the tins at hand: {@link Salve} as a batch.
  *
- * @param oils whose dates carry over
+ * @param oils by their shares in the oil
+ * @param butter what it is called; null for none
+ * @param inputs whose dates carry over
  */
-public record SalveBatch(Salve.Recipe recipe, Salve.Plan plan, List<Keeping.Input> oils) implements Batchable {
+public record SalveBatch(
+        Salve.Recipe recipe,
+        Salve.Plan plan,
+        List<OilPart> oils,
+        @Nullable String butter,
+        List<EssentialOil.Used> essentialOils,
+        List<Keeping.Input> inputs)
+        implements Batchable {
 
-    public SalveBatch {
-        oils = List.copyOf(oils);
+    /** @param parts by mass, above 0; what counts is its share in all of them */
+    public record OilPart(String name, double parts) {
+        public OilPart {
+            Checks.begin().range("oils.parts", parts, 0.1, 100).done();
+        }
     }
 
-    public static Outcome<SalveBatch> of(Salve.Recipe recipe, List<Keeping.Input> oils) {
+    public SalveBatch {
+        Checks.begin()
+                .that(!oils.isEmpty() && oils.size() <= 10, "oils", "must name from 1 to 10 oils")
+                .that(essentialOils.size() <= 10, "essentialOils", "must name at most 10")
+                .done();
+        oils = List.copyOf(oils);
+        essentialOils = List.copyOf(essentialOils);
+        inputs = List.copyOf(inputs);
+    }
+
+    /** @param forExpecting whether somebody expecting will use it */
+    public static Outcome<SalveBatch> of(
+            Salve.Recipe recipe,
+            List<OilPart> oils,
+            @Nullable String butter,
+            List<EssentialOil.Used> essentialOils,
+            boolean forExpecting,
+            List<Keeping.Input> inputs) {
         Salve.Result result = Salve.plan(recipe);
-        return result.plan() == null
-                ? new Outcome.Refused<>(result.findings(), result.because())
-                : new Outcome.Feasible<>(
-                        new SalveBatch(recipe, result.plan(), oils), result.findings(), result.because());
+        Salve.Plan plan = result.plan();
+        List<Finding> findings = new ArrayList<>(result.findings());
+        List<String> because = new ArrayList<>(result.because());
+        if (plan == null) {
+            return new Outcome.Refused<>(findings, because);
+        }
+        EssentialOil.Limit own =
+                EssentialOil.each(plan.totalG(), essentialOils, recipe.youngestAgeYears(), forExpecting);
+        findings.addAll(own.findings());
+        because.addAll(own.because());
+        SalveBatch batch = new SalveBatch(recipe, plan, oils, butter, essentialOils, inputs);
+        if (oils.size() > 1) {
+            Because shares = new Because();
+            for (OilPart oil : oils) {
+                shares.equation(
+                        oil.name(),
+                        Words.exact(plan.oilG(), "g") + " × " + Words.exact(oil.parts()) + " / "
+                                + Words.exact(batch.parts()),
+                        batch.oilG(oil),
+                        "g");
+            }
+            because.addAll(shares.lines());
+        }
+        return new Outcome.Feasible<>(batch, findings, because);
+    }
+
+    private double parts() {
+        return oils.stream().mapToDouble(OilPart::parts).sum();
+    }
+
+    private double oilG(OilPart oil) {
+        return plan.oilG() * oil.parts() / parts();
+    }
+
+    /** Of one of the oils, to take from the shelf. */
+    public double oilMl(OilPart oil) {
+        return oilG(oil) / InfusedOil.OIL_G_PER_ML;
     }
 
     @Override
@@ -58,7 +126,7 @@ public record SalveBatch(Salve.Recipe recipe, Salve.Plan plan, List<Keeping.Inpu
 
     @Override
     public Life keeps() {
-        return Life.as(Keeping.Form.SALVE, oils);
+        return Life.as(Keeping.Form.SALVE, inputs);
     }
 
     @Override
@@ -66,30 +134,54 @@ public record SalveBatch(Salve.Recipe recipe, Salve.Plan plan, List<Keeping.Inpu
         return Readiness.TO_FILL;
     }
 
-    /** Oil to take from the shelf. */
-    public double oilMl() {
-        return plan.oilG() / InfusedOil.OIL_G_PER_ML;
+    @Override
+    public Set<Trait> adds() {
+        return EssentialOil.traits(plan.totalG(), essentialOils);
     }
 
     @Override
     public List<Portion> portions() {
-        return List.of(
-                new Portion("infused oil", plan.oilG(), oilMl()),
-                new Portion(recipe.wax().name(), plan.waxG(), null));
+        List<Portion> portions = new ArrayList<>();
+        oils.forEach(o -> portions.add(new Portion(o.name(), oilG(o), oilMl(o))));
+        if (butter != null && plan.butterG() > 0) {
+            portions.add(new Portion(butter, plan.butterG(), null));
+        }
+        portions.add(new Portion(recipe.wax().name(), plan.waxG(), null));
+        essentialOils.forEach(o -> portions.add(new Portion(o.kind().name(), o.massG(), null)));
+        return portions;
     }
 
     @Override
     public List<Step> steps() {
-        return List.of(
-                Step.hazardous(
-                        "Warm " + Words.grams(plan.oilG()) + " of infused oil in a water bath.",
-                        "Hot oil burns, and catches fire over a flame."),
-                Step.hazardous(
-                        "Add " + Words.grams(plan.waxG()) + " of "
-                                + recipe.wax().name() + " and let it melt.",
-                        "Hot wax burns."),
-                Step.of("Set a drop on a cold spoon; wait a minute. Too soft: a little wax. Too hard: a little oil."),
-                Step.of("Pour into the tins, let them set open, close and label them."));
+        List<Step> steps = new ArrayList<>();
+        for (OilPart oil : oils) {
+            steps.add(Step.hazardous(
+                    (steps.isEmpty() ? "Warm " : "Add ") + Words.grams(oilG(oil)) + " of " + oil.name()
+                            + (steps.isEmpty() ? " in a water bath." : "."),
+                    steps.isEmpty() ? "Hot oil burns, and catches fire over a flame." : null));
+        }
+        steps.add(Step.hazardous(
+                "Add " + Words.grams(plan.waxG()) + " of " + recipe.wax().name() + " and let it melt.",
+                "Hot wax burns."));
+        if (butter != null && plan.butterG() > 0) {
+            steps.add(Step.of("Take it off the heat, stir in " + Words.grams(plan.butterG()) + " of " + butter + "."));
+        }
+        steps.add(
+                Step.of("Set a drop on a cold spoon; wait a minute. Too soft: a little wax. Too hard: a little oil."));
+        if (!essentialOils.isEmpty()) {
+            steps.add(Step.hazardous(
+                    "Below 50 °C, just before pouring, stir in "
+                            + String.join(
+                                    ", ",
+                                    essentialOils.stream()
+                                            .map(o -> Words.grams(o.massG()) + " of "
+                                                    + o.kind().name())
+                                            .toList())
+                            + ".",
+                    "Undiluted it burns skin and eyes; its vapour catches fire."));
+        }
+        steps.add(Step.of("Pour into the tins, let them set open, close and label them."));
+        return steps;
     }
 
     @Override
@@ -110,7 +202,7 @@ public record SalveBatch(Salve.Recipe recipe, Salve.Plan plan, List<Keeping.Inpu
     @Override
     public List<Fact> facts() {
         return List.of(
-                Fact.of("Oil", plan.oilG(), "g", Words.millilitres(oilMl())),
+                Fact.of("Oil", plan.oilG(), "g", Words.millilitres(plan.oilG() / InfusedOil.OIL_G_PER_ML)),
                 Fact.of(
                         "Wax",
                         plan.waxG(),

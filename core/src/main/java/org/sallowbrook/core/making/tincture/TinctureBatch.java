@@ -3,6 +3,7 @@ package org.sallowbrook.core.making.tincture;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
 import org.sallowbrook.core.making.Life;
@@ -12,6 +13,7 @@ import org.sallowbrook.core.making.Readiness;
 import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.vessel.Vessel;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
@@ -23,10 +25,22 @@ public record TinctureBatch(Tincture.Recipe recipe, Tincture.Plan plan, int pres
     /** @param pressAfterDays by school, see {@link Tincture#pressAfterDays} */
     public static Outcome<TinctureBatch> of(Tincture.Recipe recipe, int pressAfterDays) {
         Tincture.Result result = Tincture.plan(recipe);
-        return result.plan() == null
-                ? new Outcome.Refused<>(result.findings(), result.because())
-                : new Outcome.Feasible<>(
-                        new TinctureBatch(recipe, result.plan(), pressAfterDays), result.findings(), result.because());
+        if (result.plan() == null) {
+            return new Outcome.Refused<>(result.findings(), result.because());
+        }
+        TinctureBatch batch = new TinctureBatch(recipe, result.plan(), pressAfterDays);
+        List<Finding> findings = new ArrayList<>(result.findings());
+        if (batch.leftOnTheHerb()) {
+            findings.add(Finding.warn(
+                    "LEFT_ON_THE_HERB",
+                    "Herb that sticks out of the liquid can mould, and what is poured off later is stronger.",
+                    "Keep every piece covered; look at it every month; press it after five years at most."));
+        }
+        return new Outcome.Feasible<>(batch, findings, result.because());
+    }
+
+    private boolean leftOnTheHerb() {
+        return pressAfterDays >= Tincture.pressAfterDays(School.LEAVE_ON_HERB);
     }
 
     @Override
@@ -85,7 +99,13 @@ public record TinctureBatch(Tincture.Recipe recipe, Tincture.Plan plan, int pres
         steps.add(Step.hazardous(
                 "Put the herb into the jar, pour the menstruum over it until it is covered by 1 cm.", fire));
         steps.add(Step.of("Close it, label it, and set it in the dark."));
-        steps.add(Step.of("Shake it every day, after two weeks every week; press after " + pressAfterDays + " days."));
+        steps.add(
+                leftOnTheHerb()
+                        ? Step.of(
+                                "Shake it every day, after two weeks every week. Pour off what is needed from then on;"
+                                        + " every piece stays under the liquid, for five years at most.")
+                        : Step.of("Shake it every day, after two weeks every week; press after " + pressAfterDays
+                                + " days."));
         return steps;
     }
 

@@ -79,11 +79,21 @@ public record Vessel(Shape shape, double capacityMl, int count, List<Content> co
         contents = List.copyOf(contents);
     }
 
-    /** One that is large enough for what goes in, to the next size of 50 mL, with a tenth of headspace. */
-    public static Vessel roomFor(Shape shape, List<Content> contents) {
-        double all = Math.max(
+    /** The smallest that would do: what is in it, or what lies loose, under a twentieth of headspace. */
+    public double leastMl() {
+        return filledMl(contents) / (1 - HEADSPACE);
+    }
+
+    private static double filledMl(List<Content> contents) {
+        return Math.max(
                 contents.stream().mapToDouble(Content::ml).sum(),
                 contents.stream().mapToDouble(Content::looseMl).max().orElse(0));
-        return new Vessel(shape, Math.max(100, Math.ceil(all / 0.9 / 50) * 50), 1, contents, true);
+    }
+
+    private static final double HEADSPACE = 0.05;
+
+    /** One that is large enough for what goes in, to the next size of 50 mL, with a tenth of headspace. */
+    public static Vessel roomFor(Shape shape, List<Content> contents) {
+        return new Vessel(shape, Math.max(100, Math.ceil(filledMl(contents) / 0.9 / 50) * 50), 1, contents, true);
     }
 }

@@ -1,0 +1,5 @@
+/** Fresh herb kept otherwise than dry: salted or frozen. Uses shelf. */
+@NullMarked
+package org.sallowbrook.core.making.kept;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,268 @@
+package org.sallowbrook.server.shelf;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is really there: counted, put right, and how fast it goes. */
+@Service
+@Transactional
+public class StockTake {
+
+    /** @param amount found, in the unit of the lot; reason: needed where it is far from what was expected */
+    public record CountRequest(
+            UUID id, Double amount, @Nullable String reason, LocalDate on) {}
+
+    /** @param desiccantOn when it was put in or changed; null without */
+    public record DetailsRequest(
+            String name,
+            String place,
+            @Nullable LocalDate openedOn,
+            String supplierLot,
+            @Nullable LocalDate desiccantOn) {}
+
+    public record StrikeRequest(String reason) {}
+
+    /**
+     * A line of a lot's account.
+     *
+     * @param delta in the unit of the lot; more than 0 for what came in
+     * @param mayBeStruck whether it can be struck out here; what went into a batch or a dose is struck there
+     * @param struckReason null where it stands
+     */
+    public record ChangeView(
+            UUID id,
+            LotChange.What what,
+            Double delta,
+            LocalDate on,
+            Instant at,
+            String by,
+            String reason,
+            Boolean mayBeStruck,
+            @Nullable String struckReason,
+            @Nullable String struckBy) {}
+
+    /**
+     * What will be gone soon at the rate of the last months.
+     *
+     * @param lotId one of them, the next to be used
+     * @param lastsDays at that rate
+     */
+    public record RunningOut(UUID lotId, String name, String unit, Double left, Double usedADay, Integer lastsDays) {}
+
+    /** What is more than this share off what was expected wants a reason. */
+    private static final double FAR = 0.2;
+
+    private static final int RATE_DAYS = 90;
+    private static final int SOON_DAYS = 60;
+    private static final int MOST_LINES = 200;
+    private static final Set<LotChange.What> OWN =
+            Set.of(LotChange.What.FINISHED, LotChange.What.THROWN_AWAY, LotChange.What.COUNTED);
+
+    // Native: what was struck out is shown as well, and no household but one's own.
+    private static final String ACCOUNT = """
+            select id, what, delta, on_day, at, noted_by, reason, struck_reason, struck_by from lot_change
+            where lot_id = :lot and household_id = :household order by on_day desc, at desc, id desc limit :most""";
+
+    // What is alike is one thing to whoever buys it: dried herb by plant and part, all else by form and name.
+    private static final String RATES = """
+            with used as (
+                select c.lot_id, -sum(c.delta) as gone from lot_change c
+                where c.household_id = :household and c.struck_at is null and c.on_day > :since
+                and c.what in ('TAKEN', 'DOSE') group by c.lot_id
+            ), kept as (
+                select l.id, l.name, l.unit, l.remaining, l.made_on, l.code,
+                       l.form || ' ' || coalesce(l.taxon_id || ' ' || l.part, lower(l.name)) as kind,
+                       coalesce(u.gone, 0) as gone
+                from lot l left join used u on u.lot_id = l.id
+                where l.household_id = :household and l.stage in ('STOCK', 'FILLED')
+                and (l.remaining > 0 and l.state = 'USABLE' or u.gone is not null)
+            )
+            select (array_agg(id order by remaining > 0 desc, made_on, code))[1] as lot_id,
+                   (array_agg(name order by remaining > 0 desc, made_on, code))[1] as name,
+                   min(unit) as unit, sum(remaining) as left_over, sum(gone) / :days as used_a_day
+            from kept group by kind having sum(gone) > 0 and sum(remaining) < sum(gone) / :days * :soon
+            order by sum(remaining) / sum(gone) limit 20""";
+
+    private record Rate(UUID lotId, String name, String unit, double leftOver, double usedADay) {}
+
+    private final JdbcClient jdbc;
+    private final Lots lots;
+    private final LotChanges changes;
+    private final LotReader reader;
+    private final Ledger ledger;
+    private final PeopleService people;
+    private final Once once;
+    private final Clock clock;
+
+    StockTake(
+            JdbcClient jdbc,
+            Lots lots,
+            LotChanges changes,
+            LotReader reader,
+            Ledger ledger,
+            PeopleService people,
+            Once once,
+            Clock clock) {
+        this.jdbc = jdbc;
+        this.lots = lots;
+        this.changes = changes;
+        this.reader = reader;
+        this.ledger = ledger;
+        this.people = people;
+        this.once = once;
+        this.clock = clock;
+    }
+
+    /** What was found counts from now on; what a jar was said to hold at first may have been wrong as well. */
+    public LotView count(UUID id, CountRequest request) {
+        Lot lot = reader.find(id);
+        if (once.repeated("count", request.id(), changes::existsById, id, request)) {
+            return reader.view(lot);
+        }
+        String reason = request.reason() == null ? "" : request.reason().strip();
+        if (lot.stage != Stage.STOCK && lot.stage != Stage.FILLED) {
+            throw new Problem.Conflict("Only what stands on the shelf is counted.");
+        }
+        double most = lot.stage == Stage.STOCK ? 1_000_000 : lot.amount;
+        boolean far = Math.abs(request.amount() - lot.remaining) > FAR * lot.amount;
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(
+                        request.amount() >= 0 && request.amount() <= most,
+                        "amount",
+                        lot.stage == Stage.STOCK
+                                ? "must be at least 0"
+                                : "must be at most the " + Words.figure(lot.amount) + " " + lot.unit
+                                        + " that went into it")
+                .that(
+                        !far || !reason.isEmpty(),
+                        "reason",
+                        "is needed: " + Words.figure(lot.remaining) + " " + lot.unit + " was expected")
+                .that(reason.length() <= 300, "reason", "must have at most 300 letters")
+                .that(
+                        !request.on().isAfter(today) && !request.on().isBefore(lot.madeOn),
+                        "on",
+                        "must be from " + Words.day(lot.madeOn) + " until today")
+                .done();
+        if (request.amount() > lot.amount) {
+            double times = request.amount() / lot.amount;
+            List<LotHerb> more = lot.herbs.stream()
+                    .map(h -> new LotHerb(h.taxonId(), h.part(), h.driedG() * times))
+                    .toList();
+            lot.herbs.clear();
+            lot.herbs.addAll(more);
+            lot.amount = request.amount();
+        }
+        ledger.change(
+                request.id(), lot, LotChange.What.COUNTED, request.amount() - lot.remaining, request.on(), reason);
+        return reader.view(lots.saveAndFlush(lot));
+    }
+
+    /** What may be put right of a lot without making it another. */
+    public LotView details(UUID id, DetailsRequest request, @Nullable String ifMatch) {
+        Lot lot = reader.find(id);
+        lot.checkVersion(ifMatch, () -> reader.view(lot));
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(request.place().length() <= 120, "place", "must have at most 120 letters")
+                .that(request.supplierLot().length() <= 120, "supplierLot", "must have at most 120 letters")
+                .that(within(request.openedOn(), lot, today), "openedOn", "must be from when it was made until today")
+                .that(
+                        within(request.desiccantOn(), lot, today),
+                        "desiccantOn",
+                        "must be from when it was made until today")
+                .done();
+        lot.name = request.name().strip();
+        lot.place = request.place().strip();
+        lot.openedOn = request.openedOn();
+        lot.supplierLot = request.supplierLot().strip();
+        lot.desiccantOn = request.desiccantOn();
+        return reader.view(lots.saveAndFlush(lot));
+    }
+
+    private static boolean within(@Nullable LocalDate day, Lot lot, LocalDate today) {
+        return day == null || !day.isAfter(today) && !day.isBefore(lot.madeOn);
+    }
+
+    @Transactional(readOnly = true)
+    public List<ChangeView> account(UUID id) {
+        reader.find(id);
+        return jdbc.sql(ACCOUNT)
+                .param("lot", id)
+                .param("household", Member.current().householdId())
+                .param("most", MOST_LINES)
+                .query((row, n) -> {
+                    LotChange.What what = LotChange.What.valueOf(row.getString("what"));
+                    String struck = row.getString("struck_reason");
+                    return new ChangeView(
+                            row.getObject("id", UUID.class),
+                            what,
+                            row.getDouble("delta"),
+                            row.getObject("on_day", LocalDate.class),
+                            row.getObject("at", java.time.OffsetDateTime.class).toInstant(),
+                            row.getString("noted_by"),
+                            row.getString("reason"),
+                            struck == null && OWN.contains(what),
+                            struck,
+                            row.getString("struck_by"));
+                })
+                .list();
+    }
+
+    /** It was not so after all: the line stays, drawn through, and what it took is there again. */
+    public LotView strike(UUID id, UUID change, StrikeRequest request) {
+        Lot lot = reader.find(id);
+        Checks.begin()
+                .that(
+                        !request.reason().isBlank() && request.reason().length() <= 300,
+                        "reason",
+                        "must have 1 to 300 letters")
+                .done();
+        LotChange line = changes.findById(change)
+                .filter(c -> c.lotId.equals(id) && !c.struck())
+                .orElseThrow(() -> new Problem.NotFound("line"));
+        if (!OWN.contains(line.what)) {
+            throw new Problem.Conflict("What went into a batch or a dose is struck out there.");
+        }
+        double then = lot.remaining - line.delta;
+        if (then < -1e-9 || lot.stage == Stage.FILLED && then > lot.amount + 1e-9) {
+            throw new Problem.Conflict("What came after it does not go with that; count what is there instead.");
+        }
+        line.strike(clock.instant(), request.reason());
+        changes.save(line);
+        lot.remaining = Math.max(0, then);
+        return reader.view(lots.saveAndFlush(lot));
+    }
+
+    @Transactional(readOnly = true)
+    public List<RunningOut> runningOut() {
+        return jdbc
+                .sql(RATES)
+                .param("household", Member.current().householdId())
+                .param("since", people.today().minusDays(RATE_DAYS))
+                .param("days", (double) RATE_DAYS)
+                .param("soon", SOON_DAYS)
+                .query(Rate.class)
+                .list()
+                .stream()
+                .map(r -> new RunningOut(r.lotId(), r.name(), r.unit(), r.leftOver(), r.usedADay(), (int)
+                        Math.floor(r.leftOver() / r.usedADay())))
+                .toList();
+    }
+}

@@ -1,0 +1,204 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What is on the shelf is put right by a word that stays, and struck out by another. */
+public class StockTakeTest extends ServerTest {
+
+    private Client ilse;
+    private Chain chain;
+
+    @BeforeClass
+    public void household() {
+        ilse = as("ilse");
+        chain = new Chain(ilse, today(), now());
+    }
+
+    private UUID spirit(double amount) {
+        UUID id = id();
+        ilse.post(
+                        "/api/shelf/supplies",
+                        Map.of(
+                                "id",
+                                id,
+                                "form",
+                                "SPIRIT",
+                                "name",
+                                "counted spirit",
+                                "amount",
+                                amount,
+                                "strengthPercent",
+                                40,
+                                "denatured",
+                                false,
+                                "open",
+                                false,
+                                "place",
+                                ""))
+                .expect(200);
+        return id;
+    }
+
+    private JsonNode lot(UUID id) {
+        return ilse.get("/api/shelf/lots/" + id).expect(200).body();
+    }
+
+    private Client.Answer count(UUID lot, UUID id, double amount, String reason) {
+        Map<String, Object> body = new HashMap<>(Map.of("id", id, "amount", amount, "on", today()));
+        if (reason != null) {
+            body.put("reason", reason);
+        }
+        return ilse.post("/api/shelf/lots/" + lot + "/count", body);
+    }
+
+    @Test
+    public void whatIsFarOffWantsAReasonAndIsNotedOnce() {
+        UUID lot = spirit(500);
+        assertThat(count(lot, id(), 300, null).expect(400).wrongFields()).containsExactly("reason");
+        assertThat(count(lot, id(), -1, "odd").expect(400).wrongFields()).containsExactly("amount");
+        UUID id = id();
+        count(lot, id, 300, "leaked").expect(200);
+        count(lot, id, 300, "leaked").expect(200);
+        assertThat(count(lot, id, 200, "leaked").status()).isEqualTo(409);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(300);
+        // Mistyped at first: more than there was said to be.
+        count(lot, id(), 5000, "a nought was missing").expect(200);
+        assertThat(lot(lot).path("amount").asDouble()).isEqualTo(5000);
+        // What was filled can't hold more than went in.
+        assertThat(count(chain.bottle, id(), 500, "more").expect(400).wrongFields())
+                .containsExactly("amount");
+        as("lantern")
+                .post(
+                        "/api/shelf/lots/" + lot + "/count",
+                        Map.of("id", id(), "amount", 1, "on", today(), "reason", "theirs"))
+                .expect(404);
+    }
+
+    @Test
+    public void usedUpByMistakeIsThereAgainAndStaysInTheRecord() {
+        UUID lot = spirit(200);
+        String path = "/api/shelf/lots/" + lot;
+        ilse.change("POST", path + "/finish?thrownAway=true", Map.of(), lot(lot).path("version"))
+                .expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isZero();
+        JsonNode line = ilse.get(path + "/changes").expect(200).body().get(0);
+        assertThat(line.path("what").asString()).isEqualTo("THROWN_AWAY");
+        String strike = path + "/changes/" + line.path("id").asString() + "/strike";
+        assertThat(ilse.post(strike, Map.of("reason", " ")).expect(400).wrongFields())
+                .containsExactly("reason");
+        as("lantern").post(strike, Map.of("reason", "theirs")).expect(404);
+        ilse.post(strike, Map.of("reason", "the wrong bottle")).expect(200);
+        // Twice is once: the line is no longer found among what stands.
+        ilse.post(strike, Map.of("reason", "again")).expect(404);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(200);
+        JsonNode kept = ilse.get(path + "/changes").expect(200).body().get(0);
+        assertThat(kept.path("struckReason").asString()).isEqualTo("the wrong bottle");
+        assertThat(kept.path("mayBeStruck").asBoolean()).isFalse();
+        // What went into a batch is not undone from here.
+        JsonNode taken = ilse.get("/api/shelf/lots/" + chain.jar + "/changes")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(c -> c.path("what").asString().equals("TAKEN"))
+                .findFirst()
+                .orElseThrow();
+        ilse.post(
+                        "/api/shelf/lots/" + chain.jar + "/changes/"
+                                + taken.path("id").asString() + "/strike",
+                        Map.of("reason", "no"))
+                .expect(409);
+    }
+
+    @Test
+    public void placeNameAndDesiccantAreChangedByOneAtATime() {
+        UUID lot = spirit(100);
+        Map<String, Object> body = new HashMap<>(Map.of(
+                "name",
+                "the old bottle",
+                "place",
+                "cellar",
+                "openedOn",
+                today(),
+                "supplierLot",
+                "L 77",
+                "desiccantOn",
+                today()));
+        int version = lot(lot).path("version").asInt();
+        ilse.change("PUT", "/api/shelf/lots/" + lot, body, version).expect(200);
+        ilse.change("PUT", "/api/shelf/lots/" + lot, body, version).expect(409);
+        assertThat(lot(lot).path("place").asString()).isEqualTo("cellar");
+        assertThat(lot(lot).path("supplierLot").asString()).isEqualTo("L 77");
+        body.put("openedOn", today().plusDays(1));
+        body.put("name", " ");
+        assertThat(ilse.change("PUT", "/api/shelf/lots/" + lot, body, version + 1)
+                        .expect(400)
+                        .wrongFields())
+                .containsExactlyInAnyOrder("openedOn", "name");
+        assertThat(kinds()).doesNotContain("DESICCANT");
+        later(Duration.ofDays(181));
+        try {
+            assertThat(kinds()).contains("DESICCANT");
+        } finally {
+            later(Duration.ofDays(-181));
+        }
+    }
+
+    private String kinds() {
+        return ilse.get("/api/calendar/today").expect(200).body().path("tasks").toString();
+    }
+
+    @Test
+    public void whatGoesFastRunsOutFirst() {
+        JsonNode soon = ilse.get("/api/shelf/running-out").expect(200).body();
+        // 20 g of the chain's jar of 77 g went in three months: it lasts.
+        assertThat(soon.toString()).doesNotContain(chain.jar.toString());
+        count(chain.jar, id(), 4, "mice").expect(200);
+        JsonNode jar = ilse.get("/api/shelf/running-out")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(r -> r.path("lotId").asString().equals(chain.jar.toString()))
+                .findFirst()
+                .orElse(null);
+        // Other jars of nettle leaf in the demo's shelf count as the same thing.
+        JsonNode any = jar == null
+                ? ilse.get("/api/shelf/running-out")
+                        .body()
+                        .valueStream()
+                        .filter(r -> r.path("name").asString().contains("nettle"))
+                        .findFirst()
+                        .orElse(null)
+                : jar;
+        if (any != null) {
+            assertThat(any.path("lastsDays").asInt()).isBetween(0, 60);
+        }
+        assertThat(as("lantern")
+                        .get("/api/shelf/running-out")
+                        .expect(200)
+                        .body()
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    public void theScaleWeighsAJar() {
+        UUID placement = id();
+        Map<String, Object> body = Map.of("id", placement, "lotId", chain.jar);
+        ilse.post("/api/devices/scale/placements", body).expect(200);
+        later(Duration.ofSeconds(3));
+        JsonNode reading =
+                ilse.post("/api/devices/scale/placements", body).expect(200).body();
+        assertThat(reading.path("state").asString()).isEqualTo("STABLE");
+        assertThat(reading.path("massG").asDouble()).isPositive();
+        ilse.post("/api/devices/scale/placements", Map.of("id", id(), "lotId", chain.jar, "dryingRunId", chain.run))
+                .expect(400);
+    }
+}

@@ -1,0 +1,97 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import { api, ask, type Schemas } from '../api/client'
+import { Button, NumberInput } from '../ui/controls'
+import { Findings } from '../ui/Findings'
+import { Because, Figure, ProblemNotice, Section } from '../ui/page'
+import { number } from '../ui/read'
+import { figure, moment } from '../ui/words'
+
+type BatchView = Schemas['BatchView']
+
+/** Oil with water in it: weighed until it is no heavier than the oil was. */
+export function Pan({ batch }: { batch: BatchView }) {
+  const queries = useQueryClient()
+  const [grams, setGrams] = useState('')
+  const pan = useQuery({
+    queryKey: ['pan', batch.id],
+    queryFn: () => ask(api.GET('/api/making/batches/{id}/pan', { params: { path: { id: batch.id } } })),
+  })
+  const weigh = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/making/batches/{id}/pan', {
+          params: { path: { id: batch.id } },
+          body: { id: v7(), massG: number(grams) },
+        }),
+      ),
+    onSuccess: async () => {
+      setGrams('')
+      await queries.invalidateQueries()
+    },
+  })
+  const strike = useMutation({
+    mutationFn: (weighing: string) =>
+      ask(
+        api.POST('/api/making/batches/{id}/pan/{weighing}/strike', {
+          params: { path: { id: batch.id, weighing } },
+          body: { reason: 'was wrong' },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  const p = pan.data
+  if (!p) return null
+  return (
+    <Section title="In the pan">
+      <dl className="grid grid-cols-2 gap-3">
+        <Figure label="Must come back to" value={figure(p.oilG)} unit="g" note="the oil alone" />
+        {p.waterLeftG != null && (
+          <Figure
+            label="Water left, at most"
+            value={figure(p.waterLeftG)}
+            unit="g"
+            note={p.done ? 'none that a scale shows: fill it' : 'heat it on'}
+          />
+        )}
+      </dl>
+      <ol>
+        {p.weighed.map((w) => (
+          <li key={w.id} className="border-line flex items-center justify-between gap-3 border-b py-1">
+            <span>{moment(w.at)}</span>
+            <strong>{figure(w.massG)} g</strong>
+            <button
+              type="button"
+              className="text-soft min-h-8 text-sm underline"
+              onClick={() => strike.mutate(w.id)}
+            >
+              was wrong
+            </button>
+          </li>
+        ))}
+      </ol>
+      <form
+        className="mt-2 space-y-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          weigh.mutate()
+        }}
+      >
+        <NumberInput
+          label="What is in the pan weighs now"
+          unit="g"
+          value={grams}
+          onChange={setGrams}
+          hint="without the pan"
+        />
+        <ProblemNotice error={weigh.error ?? strike.error} />
+        <Button kind={p.done ? 'quiet' : 'main'} type="submit" disabled={weigh.isPending}>
+          Note this weight
+        </Button>
+      </form>
+      <Findings findings={p.findings.filter((f) => f.severity !== 'NOTE')} label="Findings of the pan" />
+      <Because lines={p.because} />
+    </Section>
+  )
+}

@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
+import { Button, Input } from '../ui/controls'
+import { ProblemNotice, Section } from '../ui/page'
+import { Count } from './StockTake'
+
+type LotView = Schemas['LotView']
+
+/** What may be put right of a lot: how much, how it is called, where it stands, and that it is gone. */
+export function EditLot({ lot }: { lot: LotView }) {
+  const [open, setOpen] = useState<'amount' | 'details' | null>(null)
+  const toggles = (what: 'amount' | 'details') => () => setOpen(open === what ? null : what)
+  return (
+    <Section title="Put right">
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={toggles('amount')}>{open === 'amount' ? 'Leave it' : 'How much is there'}</Button>
+        <Button onClick={toggles('details')}>
+          {open === 'details' ? 'Leave it' : 'Name, place, opened'}
+        </Button>
+        {lot.remaining > 0 && <Gone lot={lot} />}
+      </div>
+      {open === 'amount' && <Count lot={lot} onDone={() => setOpen(null)} />}
+      {open === 'details' && <Details key={lot.version} lot={lot} onDone={() => setOpen(null)} />}
+    </Section>
+  )
+}
+
+function Gone({ lot }: { lot: LotView }) {
+  const queries = useQueryClient()
+  const finish = useMutation({
+    mutationFn: (thrownAway: boolean) =>
+      ask(
+        api.POST('/api/shelf/lots/{id}/finish', {
+          params: { path: { id: lot.id }, query: { thrownAway }, header: ifMatch(lot.version) },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries(),
+  })
+  return (
+    <>
+      <Button disabled={finish.isPending} onClick={() => finish.mutate(false)}>
+        Used up
+      </Button>
+      <Button disabled={finish.isPending} onClick={() => finish.mutate(true)}>
+        Thrown away
+      </Button>
+      <ProblemNotice error={finish.error} />
+    </>
+  )
+}
+
+function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
+  const queries = useQueryClient()
+  const [name, setName] = useState(lot.name)
+  const [place, setPlace] = useState(lot.place)
+  const [opened, setOpened] = useState(lot.openedOn ?? '')
+  const [number, setNumber] = useState(lot.supplierLot)
+  const [desiccant, setDesiccant] = useState(lot.desiccantOn ?? '')
+  const save = useMutation({
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/shelf/lots/{id}', {
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
+          body: {
+            name,
+            place,
+            openedOn: opened || undefined,
+            supplierLot: number,
+            desiccantOn: desiccant || undefined,
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      await queries.invalidateQueries()
+      onDone()
+    },
+  })
+  const at = (field: string) => errorAt(save.error, field)
+  return (
+    <form
+      className="mt-2 space-y-2"
+      onSubmit={(e) => {
+        e.preventDefault()
+        save.mutate()
+      }}
+    >
+      <Input label="Name" value={name} onChange={(e) => setName(e.target.value)} error={at('name')} />
+      <Input
+        label="Where it stands"
+        value={place}
+        onChange={(e) => setPlace(e.target.value)}
+        error={at('place')}
+      />
+      <Input
+        label="Opened on"
+        hint="empty: not yet"
+        type="date"
+        value={opened}
+        onChange={(e) => setOpened(e.target.value)}
+        error={at('openedOn')}
+      />
+      <Input
+        label="Number on its label"
+        hint="of what was bought"
+        value={number}
+        onChange={(e) => setNumber(e.target.value)}
+        error={at('supplierLot')}
+      />
+      <Input
+        label="Desiccant put in on"
+        hint="empty: none; Today reminds after half a year"
+        type="date"
+        value={desiccant}
+        onChange={(e) => setDesiccant(e.target.value)}
+        error={at('desiccantOn')}
+      />
+      <ProblemNotice error={save.error} />
+      <Button kind="main" type="submit" disabled={save.isPending}>
+        Keep it so
+      </Button>
+    </form>
+  )
+}
