@@ -3,6 +3,7 @@ package org.sallowbrook.core.making.kept;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
@@ -74,8 +75,15 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
         Interval brine = batch.brine();
         because.equation(
                 "Water in it",
-                Words.exact(batch.massG(), "g") + " of herb, as wet as it may be",
-                batch.waterG().high(),
+                sum(
+                        herbs,
+                        h -> Words.exact(h.massRangeG().low(), "g") + " × "
+                                + Words.exact(h.moisture().low())),
+                sum(
+                        herbs,
+                        h -> Words.exact(h.massRangeG().high(), "g") + " × "
+                                + Words.exact(h.moisture().high())),
+                batch.waterG(),
                 "g");
         because.equation(
                 "Salt in its water",
@@ -109,6 +117,10 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
                 "A teaspoon of it holds as much salt as a salty meal.",
                 "Cook with it instead of salt; not with weak heart or kidneys."));
         return new Outcome.Feasible<>(batch, findings, because.lines());
+    }
+
+    private static String sum(List<Herb> herbs, Function<Herb, String> part) {
+        return String.join(" + ", herbs.stream().map(part).toList());
     }
 
     private double massG() {
