@@ -38,11 +38,7 @@ export function Board({ lots, label }: { lots: LotView[]; label: string }) {
         const wrong = l.state !== 'USABLE' || l.expired
         return (
           <li key={l.id} className="w-28">
-            <Link
-              to={`/shelf/${l.id}`}
-              className="focus-visible:outline-water block hover:brightness-95"
-              aria-label={`${l.name} ${l.code}, ${figure(l.remaining)} ${l.unit} left${says(l) ? `, ${says(l)}` : ''}`}
-            >
+            <Link to={`/shelf/${l.id}`} className="focus-visible:outline-water block hover:brightness-95">
               <svg viewBox="0 0 112 100" className="block h-25 w-28" aria-hidden>
                 <Glass
                   kind={l.vessel}
@@ -57,7 +53,9 @@ export function Board({ lots, label }: { lots: LotView[]; label: string }) {
               </svg>
               <span className="border-ink bg-line block h-1.5 border-y" aria-hidden />
               <span className="block px-1 pt-1 pb-3 text-sm leading-tight">
-                <span className="line-clamp-2 font-medium break-words">{l.name}</span>
+                <span className="line-clamp-2 font-medium break-words">
+                  {l.name} <span className="sr-only">{l.code}</span>
+                </span>
                 <span className="block">
                   {figure(l.remaining)} {l.unit}
                   {l.strengthPercent ? `, ${figure(l.strengthPercent)} %` : ''}

@@ -97,14 +97,77 @@ public class BenchTest extends InBrowser {
         go("/making/formula");
         choose("Part 1", "Meadowsweet tincture B");
         field("To be taken a day, if known").press("ArrowRight");
-        assertThat(main()).containsText("Bottles of 20 mL");
+        assertThat(main()).containsText("Your own that are free");
+        assertThat(main()).containsText("Bottles of 50 mL");
         assertThat(main()).containsText("Meadowsweet tincture (B");
         start("Joint formula");
+        choose("Which of your own", "bottle of 50 mL");
         field("Each holds").fill("20");
         field("How many bottles").fill("2");
         button("Fill the bottles").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("formula B"))))
                 .hasCount(2);
+        go("/shelf/vessels");
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("bottle of 50 mL")))
+                .containsText("2 in use");
+        accessible("jars, bottles and tins");
+    }
+
+    @Test
+    public void oilWithADecoctionInItIsHeldUntilThePanIsWeighedBack() {
+        go("/making/evaporated");
+        choose("Decoction", "Nettle tea");
+        choose("Carrier oil", "olive oil P");
+        assertThat(main()).containsText("The pan must come back to");
+        start("Simmered nettle oil");
+        field("What is in the pan weighs now").fill("150");
+        button("Note this weight").click();
+        assertThat(main()).containsText("58 g");
+        link("Its lot and label").click();
+        assertThat(main()).containsText("A word does not lift it");
+        link("To its batch").click();
+        field("What is in the pan weighs now").fill("92");
+        button("Note this weight").click();
+        assertThat(main()).containsText("none that a scale shows");
+        accessible("a pan weighed back");
+        field("Each holds").fill("40");
+        button("Fill the bottles").click();
+        assertThat(link("Simmered nettle oil B").first()).isVisible();
+    }
+
+    @Test
+    public void tooLittleSaltIsStoppedAndEnoughKeepsAFreshHerb() {
+        go("/making/kept");
+        choose("Herb", "stinging nettle, fresh");
+        Locator salt = field("Of salt");
+        salt.fill("5");
+        assertThat(main()).containsText("below 10 % the germ of botulism can grow");
+        salt.fill("40");
+        assertThat(main()).not().containsText("below 10 %");
+        choose("How", "frozen");
+        start("Frozen nettle");
+        link("Its lot and label").click();
+        assertThat(main()).containsText("Frozen nettle");
+        go("/making/tea");
+        choose("Herb", "Frozen nettle");
+        assertThat(main()).containsText("Dried herb in 1 mL");
+    }
+
+    @Test
+    public void anEssentialOilIsHeldToItsOwnLimitAndToWhomItIsFor() {
+        go("/making/salve");
+        button("With essential oil").click();
+        choose("Essential oil", "bergamot");
+        field("Of essential oil").fill("0.3");
+        assertThat(main()).containsText("burns in the sun: at most 0.4 %");
+        choose("Essential oil", "peppermint");
+        choose("For whom", "children from two years too");
+        assertThat(main()).containsText("can stop the breath of a small child");
+        choose("For whom", "grown-ups only");
+        assertThat(main()).not().containsText("can stop the breath");
+        button("Another oil").click();
+        assertThat(main()).containsText("olive oil");
+        accessible("a salve with essential oil");
     }
 
     @Test

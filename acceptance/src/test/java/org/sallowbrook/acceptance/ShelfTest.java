@@ -2,10 +2,72 @@ package org.sallowbrook.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** What comes onto the shelf from outside, and what is set aside again. */
 public class ShelfTest extends InBrowser {
+
+    private Locator main() {
+        return page.locator("main");
+    }
+
+    @Test
+    public void anythingOnTheShelfIsFoundByAnyWordInAnyOrder() {
+        go("/shelf");
+        field("Find").fill("tincture MEADOW");
+        assertThat(link("Meadowsweet tincture").first()).isVisible();
+        assertThat(link("olive oil")).hasCount(0);
+        // By the plant in it, not only by its name.
+        field("Find").fill("nettle leaf");
+        assertThat(link("stinging nettle, leaf").first()).isVisible();
+        field("Find").fill("");
+        button("Show a list").click();
+        assertThat(main()).containsText("still-room shelf");
+        accessible("the shelf as a list");
+        button("Show the boards").click();
+    }
+
+    @Test
+    public void whatWasUsedUpByMistakeIsStruckOutAndIsThereAgain() {
+        go("/shelf");
+        link("beeswax").first().click();
+        heading("beeswax").waitFor();
+        button("Used up").click();
+        assertThat(main()).containsText("nothing is left");
+        button("strike it out").first().click();
+        field("Why it was wrong").fill("it was the other block");
+        button("Strike it out").click();
+        assertThat(main()).containsText("it was the other block");
+        assertThat(main()).not().containsText("nothing is left");
+        button("How much is there").click();
+        field("Really there").fill("100");
+        button("That is there").click();
+        assertThat(main()).containsText("is needed");
+        field("Why it differs").fill("lent to the harbour");
+        button("That is there").click();
+        assertThat(main()).containsText("lent to the harbour");
+        button("Name, place, opened").click();
+        field("Where it stands").fill("larder");
+        button("Keep it so").click();
+        assertThat(main()).containsText("larder");
+        accessible("a lot put right");
+    }
+
+    @Test
+    public void theShelfIsCountedInOnePass() {
+        go("/shelf/stock-take");
+        assertThat(main()).containsText(Pattern.compile("0 of \\d+ counted"));
+        button("As it says: grain spirit").first().click();
+        assertThat(main()).containsText(Pattern.compile("1 of \\d+ counted"));
+        button("Something else: stinging nettle, leaf").first().click();
+        button("Read the scale").click();
+        assertThat(page.locator("output")).containsText("stable");
+        button("That is there").click();
+        assertThat(main()).containsText(Pattern.compile("2 of \\d+ counted"));
+        accessible("the stock-take");
+    }
 
     @Test
     public void herbWithADoubtfulLabelIsHeldAndALotCanBeCalledBack() {

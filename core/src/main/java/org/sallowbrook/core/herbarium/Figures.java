@@ -37,44 +37,26 @@ public final class Figures {
         }
         return new Taxon(
                 t.id(),
-                t.name(),
-                t.author(),
-                t.olderNames(),
-                t.commonNames(),
-                t.ambiguousNames(),
-                t.family(),
-                t.group(),
-                t.lifeForm(),
-                t.origin(),
-                t.danger(),
                 t.draft(),
-                t.genusEnough(),
-                t.lookAlikesChecked(),
-                t.regions(),
-                t.habitat(),
-                t.protection(),
-                t.sexes(),
-                t.hazards(),
-                t.washing(),
-                t.winterTells(),
-                t.halfParasite(),
-                t.months(),
-                t.characters(),
-                t.lookAlikes(),
-                t.parts().stream().map(p -> part(p, ticked)).toList(),
-                t.constituents(),
-                t.actions(),
-                t.uses().stream()
-                        .map(u -> ticked.contains(of(u))
-                                ? new Taxon.Use(
-                                        u.name(),
-                                        u.route(),
-                                        u.potency(),
-                                        u.grave(),
-                                        u.source().checked())
-                                : u)
-                        .toList(),
-                t.foods(),
+                t.naming(),
+                t.growth(),
+                t.harm(),
+                t.looks(),
+                new Taxon.Usage(
+                        t.parts().stream().map(p -> part(p, ticked)).toList(),
+                        t.constituents(),
+                        t.actions(),
+                        t.uses().stream()
+                                .map(u -> ticked.contains(of(u))
+                                        ? new Taxon.Use(
+                                                u.name(),
+                                                u.route(),
+                                                u.potency(),
+                                                u.grave(),
+                                                u.source().checked())
+                                        : u)
+                                .toList(),
+                        t.foods()),
                 t.cautions().stream()
                         .map(c -> ticked.contains(of(c))
                                 ? new Taxon.Caution(

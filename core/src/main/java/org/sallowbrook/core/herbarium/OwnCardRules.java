@@ -190,47 +190,52 @@ public final class OwnCardRules {
                 .forEach(actions::add);
         return new Taxon(
                 shipped.id(),
-                shipped.name(),
-                shipped.author(),
-                union(shipped.olderNames(), own.olderNames()),
-                shipped.danger().dangerous()
-                        ? union(shipped.commonNames(), own.commonNames())
-                        : union(own.commonNames(), shipped.commonNames()),
-                Set.copyOf(union(List.copyOf(shipped.ambiguousNames()), List.copyOf(own.ambiguousNames()))),
-                shipped.family(),
-                shipped.group(),
-                own.lifeForm(),
-                own.origin(),
-                own.danger().ordinal() > shipped.danger().ordinal() ? own.danger() : shipped.danger(),
                 shipped.draft(),
-                shipped.genusEnough() && own.genusEnough(),
-                shipped.lookAlikesChecked() && own.lookAlikesChecked(),
-                shipped.regions(),
-                own.habitat(),
-                own.protection().isBlank() ? shipped.protection() : own.protection(),
-                own.sexes(),
-                hazards,
-                own.washing().isBlank() ? shipped.washing() : own.washing(),
-                own.winterTells(),
-                shipped.halfParasite() || own.halfParasite(),
-                own.months(),
-                shipped.characters(),
-                likenesses,
-                parts(shipped, own),
-                Set.copyOf(union(List.copyOf(shipped.constituents()), List.copyOf(own.constituents()))),
-                actions,
-                own.uses().stream()
-                        .map(u -> new Taxon.Use(
-                                u.name(),
-                                u.route(),
-                                u.potency(),
-                                u.grave()
-                                        || shipped.uses().stream()
-                                                .anyMatch(s ->
-                                                        s.grave() && s.name().equalsIgnoreCase(u.name())),
-                                u.source()))
-                        .toList(),
-                own.foods(),
+                new Taxon.Naming(
+                        shipped.name(),
+                        shipped.author(),
+                        union(shipped.olderNames(), own.olderNames()),
+                        shipped.danger().dangerous()
+                                ? union(shipped.commonNames(), own.commonNames())
+                                : union(own.commonNames(), shipped.commonNames()),
+                        Set.copyOf(union(List.copyOf(shipped.ambiguousNames()), List.copyOf(own.ambiguousNames()))),
+                        shipped.family(),
+                        shipped.group(),
+                        shipped.genusEnough() && own.genusEnough()),
+                new Taxon.Growth(
+                        own.lifeForm(),
+                        own.origin(),
+                        shipped.regions(),
+                        own.habitat(),
+                        own.protection().isBlank() ? shipped.protection() : own.protection(),
+                        shipped.halfParasite() || own.halfParasite(),
+                        own.sexes(),
+                        own.winterTells()),
+                new Taxon.Harm(
+                        own.danger().ordinal() > shipped.danger().ordinal() ? own.danger() : shipped.danger(),
+                        hazards,
+                        own.washing().isBlank() ? shipped.washing() : own.washing()),
+                new Taxon.Looks(
+                        own.months(),
+                        shipped.characters(),
+                        likenesses,
+                        shipped.lookAlikesChecked() && own.lookAlikesChecked()),
+                new Taxon.Usage(
+                        parts(shipped, own),
+                        Set.copyOf(union(List.copyOf(shipped.constituents()), List.copyOf(own.constituents()))),
+                        actions,
+                        own.uses().stream()
+                                .map(u -> new Taxon.Use(
+                                        u.name(),
+                                        u.route(),
+                                        u.potency(),
+                                        u.grave()
+                                                || shipped.uses().stream()
+                                                        .anyMatch(s -> s.grave()
+                                                                && s.name().equalsIgnoreCase(u.name())),
+                                        u.source()))
+                                .toList(),
+                        own.foods()),
                 cautions,
                 own.source());
     }

@@ -12,53 +12,98 @@ import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 
 /**
- * The card of one plant. Figures that nobody could source are null; null never reads as safe.
+ * The card of one plant, by what is asked of it. Figures that nobody could source are null; null never reads as safe.
  *
  * @param id lower case with hyphens
- * @param group which organs it can have at all
- * @param ambiguousNames those of the common names that other plants bear as well
  * @param draft visible and tellable, not harvestable
- * @param genusEnough whether the whole genus serves
- * @param lookAlikesChecked whether somebody went through the list of look-alikes for completeness
- * @param sexes how male and female plants differ in use; empty when they do not
- * @param hazards what it does to whoever meets it, by kind
- * @param washing how it is washed off; empty when there is nothing to wash
- * @param winterTells what shows the place when it has died back; empty when unknown
- * @param months by stage, the calendar months in which it is seen at the reference latitude
  */
 public record Taxon(
         String id,
-        String name,
-        String author,
-        List<String> olderNames,
-        List<String> commonNames,
-        Set<String> ambiguousNames,
-        String family,
-        Group group,
-        String lifeForm,
-        Origin origin,
-        Danger danger,
         boolean draft,
-        boolean genusEnough,
-        boolean lookAlikesChecked,
-        Set<String> regions,
-        String habitat,
-        String protection,
-        String sexes,
-        Map<Hazard, String> hazards,
-        String washing,
-        String winterTells,
-        boolean halfParasite,
-        Map<LifeStage, Set<Integer>> months,
-        List<Shown> characters,
-        List<LookAlike> lookAlikes,
-        List<UsedPart> parts,
-        Set<Constituent> constituents,
-        List<Action> actions,
-        List<Use> uses,
-        List<Food> foods,
+        Naming naming,
+        Growth growth,
+        Harm harm,
+        Looks looks,
+        Usage usage,
         List<Caution> cautions,
         Source source) {
+
+    /**
+     * How it is called and where it stands among plants.
+     *
+     * @param ambiguousNames those of the common names that other plants bear as well
+     * @param group which organs it can have at all
+     * @param genusEnough whether the whole genus serves
+     */
+    public record Naming(
+            String name,
+            String author,
+            List<String> olderNames,
+            List<String> commonNames,
+            Set<String> ambiguousNames,
+            String family,
+            Group group,
+            boolean genusEnough) {
+        public Naming {
+            ambiguousNames = sorted(ambiguousNames);
+        }
+    }
+
+    /**
+     * Where and how it grows.
+     *
+     * @param sexes how male and female plants differ in use; empty when they do not
+     * @param winterTells what shows the place when it has died back; empty when unknown
+     */
+    public record Growth(
+            String lifeForm,
+            Origin origin,
+            Set<String> regions,
+            String habitat,
+            String protection,
+            boolean halfParasite,
+            String sexes,
+            String winterTells) {
+        public Growth {
+            regions = sorted(regions);
+        }
+    }
+
+    /**
+     * What it does to whoever meets or mistakes it.
+     *
+     * @param hazards by kind
+     * @param washing how it is washed off; empty when there is nothing to wash
+     */
+    public record Harm(Danger danger, Map<Hazard, String> hazards, String washing) {}
+
+    /**
+     * What it looks like, and what it is taken for.
+     *
+     * @param months by stage, the calendar months in which it is seen at the reference latitude
+     * @param checked whether somebody went through the list of look-alikes for completeness
+     */
+    public record Looks(
+            Map<LifeStage, Set<Integer>> months, List<Shown> characters, List<LookAlike> lookAlikes, boolean checked) {
+
+        Looks also(LookAlike likeness) {
+            List<LookAlike> all = new java.util.ArrayList<>(lookAlikes);
+            all.add(likeness);
+            return new Looks(months, characters, all, checked);
+        }
+    }
+
+    /** What it is gathered for, and what it holds. */
+    public record Usage(
+            List<UsedPart> parts,
+            Set<Constituent> constituents,
+            List<Action> actions,
+            List<Use> uses,
+            List<Food> foods) {}
+
+    private static Set<String> sorted(Set<String> words) {
+        return java.util.Collections.unmodifiableSet(new java.util.TreeSet<>(words));
+    }
 
     /** PRESENT before UNKNOWN before NONE_FOUND; of those present the severest first. */
     static final Comparator<Caution> STRICTEST = Comparator.comparing((Caution c) -> switch (c.status()) {
@@ -297,11 +342,11 @@ public record Taxon(
             Source source) {}
 
     public Optional<UsedPart> usedPart(Part part) {
-        return parts.stream().filter(p -> p.part() == part).findFirst();
+        return parts().stream().filter(p -> p.part() == part).findFirst();
     }
 
     public Optional<LookAlike> lookAlike(String taxon) {
-        return lookAlikes.stream().filter(l -> l.taxon().equals(taxon)).findFirst();
+        return lookAlikes().stream().filter(l -> l.taxon().equals(taxon)).findFirst();
     }
 
     /** The states a character takes at a stage under ordinary conditions; null when the card does not describe it. */
@@ -313,7 +358,7 @@ public record Taxon(
     public @Nullable Map<String, Frequency> statesOf(
             String character, LifeStage stage, Set<LookingCondition> conditions) {
         Shown best = null;
-        for (Shown shown : characters) {
+        for (Shown shown : characters()) {
             if (shown.character().equals(character)
                     && shown.stages().contains(stage)
                     && conditions.containsAll(shown.under())
@@ -327,7 +372,7 @@ public record Taxon(
     /** The state most often shown of each character at a stage: what a picture of it shows. */
     public Map<String, String> usual(LifeStage stage) {
         Map<String, String> usual = new java.util.LinkedHashMap<>();
-        for (Shown shown : characters) {
+        for (Shown shown : characters()) {
             if (shown.under().isEmpty() && shown.stages().contains(stage)) {
                 shown.states().entrySet().stream()
                         .max(java.util.Comparator.comparingDouble(
@@ -340,46 +385,12 @@ public record Taxon(
 
     /** This card with one more look-alike, as a household's own card names it. */
     Taxon alsoLikened(LookAlike likeness) {
-        List<LookAlike> all = new java.util.ArrayList<>(lookAlikes);
-        all.add(likeness);
-        return new Taxon(
-                id,
-                name,
-                author,
-                olderNames,
-                commonNames,
-                ambiguousNames,
-                family,
-                group,
-                lifeForm,
-                origin,
-                danger,
-                draft,
-                genusEnough,
-                lookAlikesChecked,
-                regions,
-                habitat,
-                protection,
-                sexes,
-                hazards,
-                washing,
-                winterTells,
-                halfParasite,
-                months,
-                characters,
-                all,
-                parts,
-                constituents,
-                actions,
-                uses,
-                foods,
-                cautions,
-                source);
+        return new Taxon(id, draft, naming, growth, harm, looks.also(likeness), usage, cautions, source);
     }
 
     /** Poisonous, deadly, or rich in a poison that taking it brings out: a risk to whatever is gathered for the mouth. */
     public boolean harmsWhenTaken() {
-        return danger.dangerous() || constituents.stream().anyMatch(Constituent::harmsWhenTaken);
+        return danger().dangerous() || constituents().stream().anyMatch(Constituent::harmsWhenTaken);
     }
 
     /**
@@ -388,18 +399,18 @@ public record Taxon(
      */
     public boolean mustBeToldFrom(Taxon other) {
         boolean skinOnly =
-                !parts.isEmpty() && parts.stream().noneMatch(p -> p.routes().contains(Route.INTERNAL));
-        return other.danger.dangerous() || (other.harmsWhenTaken() && !skinOnly);
+                !parts().isEmpty() && parts().stream().noneMatch(p -> p.routes().contains(Route.INTERNAL));
+        return other.danger().dangerous() || (other.harmsWhenTaken() && !skinOnly);
     }
 
     /** First word of the name. */
     public String genus() {
-        int end = name.indexOf(' ');
-        return end < 0 ? name : name.substring(0, end);
+        int end = name().indexOf(' ');
+        return end < 0 ? name() : name().substring(0, end);
     }
 
     public String commonName() {
-        return commonNames.isEmpty() ? name : commonNames.get(0);
+        return commonNames().isEmpty() ? name() : commonNames().get(0);
     }
 
     /** What the card says of a subject: of several entries the strictest, whatever their order. */
@@ -441,5 +452,119 @@ public record Taxon(
 
     public Optional<Caution> caution(Condition condition) {
         return caution(Subject.CONDITION, condition.name());
+    }
+
+    // What is asked so often that the way there would only be in the way.
+
+    public String name() {
+        return naming.name();
+    }
+
+    public String author() {
+        return naming.author();
+    }
+
+    public List<String> olderNames() {
+        return naming.olderNames();
+    }
+
+    public List<String> commonNames() {
+        return naming.commonNames();
+    }
+
+    public Set<String> ambiguousNames() {
+        return naming.ambiguousNames();
+    }
+
+    public String family() {
+        return naming.family();
+    }
+
+    public Group group() {
+        return naming.group();
+    }
+
+    public boolean genusEnough() {
+        return naming.genusEnough();
+    }
+
+    public String lifeForm() {
+        return growth.lifeForm();
+    }
+
+    public Origin origin() {
+        return growth.origin();
+    }
+
+    public Set<String> regions() {
+        return growth.regions();
+    }
+
+    public String habitat() {
+        return growth.habitat();
+    }
+
+    public String protection() {
+        return growth.protection();
+    }
+
+    public boolean halfParasite() {
+        return growth.halfParasite();
+    }
+
+    public String sexes() {
+        return growth.sexes();
+    }
+
+    public String winterTells() {
+        return growth.winterTells();
+    }
+
+    public Danger danger() {
+        return harm.danger();
+    }
+
+    public Map<Hazard, String> hazards() {
+        return harm.hazards();
+    }
+
+    public String washing() {
+        return harm.washing();
+    }
+
+    public Map<LifeStage, Set<Integer>> months() {
+        return looks.months();
+    }
+
+    public List<Shown> characters() {
+        return looks.characters();
+    }
+
+    public List<LookAlike> lookAlikes() {
+        return looks.lookAlikes();
+    }
+
+    public List<UsedPart> parts() {
+        return usage.parts();
+    }
+
+    public Set<Constituent> constituents() {
+        return usage.constituents();
+    }
+
+    public List<Action> actions() {
+        return usage.actions();
+    }
+
+    public List<Use> uses() {
+        return usage.uses();
+    }
+
+    public List<Food> foods() {
+        return usage.foods();
+    }
+
+    public boolean lookAlikesChecked() {
+        return looks.checked();
     }
 }

@@ -23,7 +23,9 @@ import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
-import org.sallowbrook.server.dosing.DosingService;
+import org.sallowbrook.server.dosing.CourseService;
+import org.sallowbrook.server.dosing.DoseService;
+import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.field.TagService;
@@ -77,7 +79,9 @@ class DemoData implements ApplicationRunner {
     private final VesselService vessels;
     private final DemoBench bench;
     private final BatchService batches;
-    private final DosingService dosing;
+    private final CourseService courses;
+    private final DoseService doses;
+    private final TrialService trials;
     private final TransactionTemplate transaction;
     private final SimulatedClock clock;
 
@@ -94,7 +98,9 @@ class DemoData implements ApplicationRunner {
             VesselService vessels,
             DemoBench bench,
             BatchService batches,
-            DosingService dosing,
+            CourseService courses,
+            DoseService doses,
+            TrialService trials,
             PlatformTransactionManager transactions,
             SimulatedClock clock) {
         this.signIn = signIn;
@@ -109,7 +115,9 @@ class DemoData implements ApplicationRunner {
         this.vessels = vessels;
         this.bench = bench;
         this.batches = batches;
-        this.dosing = dosing;
+        this.courses = courses;
+        this.doses = doses;
+        this.trials = trials;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -268,7 +276,7 @@ class DemoData implements ApplicationRunner {
         identify(limes, "small-leaved-lime", LifeStage.FLOWERING);
         identify(melilot, "ribbed-melilot", LifeStage.FLOWERING);
         go(12, 9);
-        dosing.trial(new DosingService.TrialRequest(
+        trials.trial(new TrialService.TrialRequest(
                 Owned.newId(), ilse, "meadowsweet", people.today(), "nothing noticed", true));
         UUID moulding = moulding(melilot);
         UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
@@ -554,7 +562,7 @@ class DemoData implements ApplicationRunner {
 
     private void course(UUID person, UUID bottle) {
         UUID id = Owned.newId();
-        dosing.add(new DosingService.CourseRequest(
+        courses.add(new CourseService.CourseRequest(
                 id,
                 person,
                 bottle,
@@ -562,18 +570,18 @@ class DemoData implements ApplicationRunner {
                 DosingGate.Way.MOUTH,
                 3.0,
                 3,
-                new DosingService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null),
-                new DosingService.RampRequest(0.5, 3),
+                new CourseService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null),
+                new CourseService.RampRequest(0.5, 3),
                 null,
                 21,
-                new DosingService.TimingRequest(DosingService.Relation.AFTER_MEAL, 15, null),
+                new CourseService.TimingRequest(CourseService.Relation.AFTER_MEAL, 15, null),
                 people.today(),
                 null,
                 List.of()));
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {
                 LocalDate on = go(before, 8 + slot * 5 - 4.5);
-                dosing.take(id, new DosingService.DoseRequest(Owned.newId(), on, slot, null, null, null));
+                doses.take(id, new DoseService.DoseRequest(Owned.newId(), on, slot, null, null, null));
             }
         }
     }

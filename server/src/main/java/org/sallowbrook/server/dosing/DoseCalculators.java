@@ -134,11 +134,11 @@ class DoseCalculators {
             LocalDate startOn,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            DosingService.PatternRequest pattern,
-            DosingService.@Nullable RampRequest ramp,
-            DosingService.@Nullable TaperRequest taper,
+            CourseService.PatternRequest pattern,
+            CourseService.@Nullable RampRequest ramp,
+            CourseService.@Nullable TaperRequest taper,
             @Positive Integer courseDays,
-            DosingService.@Nullable TimingRequest timing,
+            CourseService.@Nullable TimingRequest timing,
             @PositiveOrZero @Nullable Double onHandMl,
             @Positive @Nullable Double bottleMl,
             @Positive @Nullable Integer openedLifeDays) {}
@@ -146,7 +146,7 @@ class DoseCalculators {
     record CourseAnswer(
             Boolean feasible,
             String coreVersion,
-            List<DosingService.DayView> days,
+            List<CourseService.DayView> days,
             Double totalMl,
             LocalDate lastDay,
             Double trialMl,
@@ -163,8 +163,8 @@ class DoseCalculators {
                 r.perDoseMl(),
                 r.timesPerDay(),
                 r.pattern().toCore(),
-                DosingService.RampRequest.toCore(r.ramp()),
-                DosingService.TaperRequest.toCore(r.taper()),
+                CourseService.RampRequest.toCore(r.ramp()),
+                CourseService.TaperRequest.toCore(r.taper()),
                 r.courseDays()));
         List<Finding> findings = new ArrayList<>();
         if (r.pattern().kind() == Course.Kind.AS_NEEDED) {
@@ -182,7 +182,7 @@ class DoseCalculators {
                 true,
                 CoreVersion.CURRENT,
                 plan.days().stream()
-                        .map(d -> new DosingService.DayView(d.date(), d.doses(), d.perDoseMl()))
+                        .map(d -> new CourseService.DayView(d.date(), d.doses(), d.perDoseMl()))
                         .toList(),
                 plan.totalMl(),
                 plan.lastDay(),
@@ -198,13 +198,13 @@ class DoseCalculators {
             String product,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            DosingService.PatternRequest pattern,
+            CourseService.PatternRequest pattern,
             @Positive Integer days) {}
 
     record PhasesRequest(LocalDate startOn, List<@Valid PhaseInput> phases) {}
 
     record PhaseAnswer(
-            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<DosingService.DayView> days) {}
+            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<CourseService.DayView> days) {}
 
     record PhasesAnswer(
             Boolean feasible,
@@ -238,7 +238,7 @@ class DoseCalculators {
                                 d.plan().lastDay(),
                                 d.plan().totalMl(),
                                 d.plan().days().stream()
-                                        .map(x -> new DosingService.DayView(x.date(), x.doses(), x.perDoseMl()))
+                                        .map(x -> new CourseService.DayView(x.date(), x.doses(), x.perDoseMl()))
                                         .toList()))
                         .toList(),
                 plan.totalMlByProduct(),

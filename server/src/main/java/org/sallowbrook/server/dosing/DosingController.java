@@ -18,56 +18,60 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/dosing")
 class DosingController {
 
-    private final DosingService dosing;
+    private final CourseService courses;
+    private final DoseService doses;
+    private final TrialService trials;
 
-    DosingController(DosingService dosing) {
-        this.dosing = dosing;
+    DosingController(CourseService courses, DoseService doses, TrialService trials) {
+        this.courses = courses;
+        this.doses = doses;
+        this.trials = trials;
     }
 
     @GetMapping("/courses")
-    List<DosingService.CourseView> courses() {
-        return dosing.running();
+    List<CourseService.CourseView> courses() {
+        return courses.running();
     }
 
     @GetMapping("/courses/past")
     Past past(@RequestParam(defaultValue = "0") int page) {
-        return dosing.past(page);
+        return courses.past(page);
     }
 
     @GetMapping("/courses/{id}")
-    DosingService.CourseView course(@PathVariable UUID id) {
-        return dosing.one(id);
+    CourseService.CourseView course(@PathVariable UUID id) {
+        return courses.one(id);
     }
 
     @PostMapping("/courses/check")
-    DosingService.CoursePlanView check(@RequestBody DosingService.CourseRequest request) {
-        return dosing.check(request);
+    CourseService.CoursePlanView check(@RequestBody CourseService.CourseRequest request) {
+        return courses.check(request);
     }
 
     @PostMapping("/courses")
-    DosingService.CourseView add(@RequestBody DosingService.CourseRequest request) {
-        return dosing.add(request);
+    CourseService.CourseView add(@RequestBody CourseService.CourseRequest request) {
+        return courses.add(request);
     }
 
     @PostMapping("/courses/{id}/doses")
-    DosingService.CourseView take(@PathVariable UUID id, @RequestBody DosingService.DoseRequest request) {
-        return dosing.take(id, request);
+    CourseService.CourseView take(@PathVariable UUID id, @RequestBody DoseService.DoseRequest request) {
+        return doses.take(id, request);
     }
 
     @PostMapping("/courses/{id}/end")
-    DosingService.CourseView end(
+    CourseService.CourseView end(
             @PathVariable UUID id,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return dosing.end(id, ifMatch);
+        return courses.end(id, ifMatch);
     }
 
     @GetMapping("/people/{id}/trials")
-    List<DosingService.TrialView> trials(@PathVariable UUID id) {
-        return dosing.trials(id);
+    List<TrialService.TrialView> trials(@PathVariable UUID id) {
+        return trials.trials(id);
     }
 
     @PostMapping("/trials")
-    DosingService.TrialView trial(@RequestBody DosingService.TrialRequest request) {
-        return dosing.trial(request);
+    TrialService.TrialView trial(@RequestBody TrialService.TrialRequest request) {
+        return trials.trial(request);
     }
 }

@@ -58,49 +58,54 @@ final class CardReader {
         Group group = f.group() == null ? Group.PLANT : f.group();
         return new Taxon(
                 f.id(),
-                f.name(),
-                f.author(),
-                list(f.olderNames()),
-                f.commonNames(),
-                f.ambiguousNames() == null ? Set.of() : f.ambiguousNames(),
-                f.family(),
-                group,
-                f.lifeForm(),
-                f.origin() == null ? Taxon.Origin.NATIVE : f.origin(),
-                f.danger(),
                 Boolean.TRUE.equals(f.draft()),
-                Boolean.TRUE.equals(f.genusEnough()),
-                f.lookAlikesChecked(),
-                f.regions(),
-                f.habitat(),
-                f.protection(),
-                text(f.sexes()),
-                f.hazards() == null ? Map.of() : f.hazards(),
-                text(f.washing()),
-                text(f.winterTells()),
-                Boolean.TRUE.equals(f.halfParasite()),
-                f.months(),
-                shown(f, group),
-                list(f.lookAlikes()).stream()
-                        .map(l -> new Taxon.LookAlike(
-                                l.taxon(), l.decisive(), l.tellable() == null ? Set.of() : l.tellable(), l.tells()))
-                        .toList(),
-                list(f.parts()).stream().map(p -> part(f, p)).toList(),
-                f.constituents() == null ? Set.of() : f.constituents(),
-                list(f.actions()).stream()
-                        .map(a -> new Taxon.Action(a, f.source().toCore()))
-                        .toList(),
-                list(f.uses()).stream()
-                        .map(u -> new Taxon.Use(
-                                u.name(),
-                                u.route(),
-                                u.potency() == null ? Taxon.Potency.MODERATE : u.potency(),
-                                Boolean.TRUE.equals(u.grave()),
-                                source(f, u.source())))
-                        .toList(),
-                list(f.foods()).stream()
-                        .map(o -> new Taxon.Food(o.what(), o.limit(), source(f, o.source())))
-                        .toList(),
+                new Taxon.Naming(
+                        f.name(),
+                        f.author(),
+                        list(f.olderNames()),
+                        f.commonNames(),
+                        f.ambiguousNames() == null ? Set.of() : f.ambiguousNames(),
+                        f.family(),
+                        group,
+                        Boolean.TRUE.equals(f.genusEnough())),
+                new Taxon.Growth(
+                        f.lifeForm(),
+                        f.origin() == null ? Taxon.Origin.NATIVE : f.origin(),
+                        f.regions(),
+                        f.habitat(),
+                        f.protection(),
+                        Boolean.TRUE.equals(f.halfParasite()),
+                        text(f.sexes()),
+                        text(f.winterTells())),
+                new Taxon.Harm(f.danger(), f.hazards() == null ? Map.of() : f.hazards(), text(f.washing())),
+                new Taxon.Looks(
+                        f.months(),
+                        shown(f, group),
+                        list(f.lookAlikes()).stream()
+                                .map(l -> new Taxon.LookAlike(
+                                        l.taxon(),
+                                        l.decisive(),
+                                        l.tellable() == null ? Set.of() : l.tellable(),
+                                        l.tells()))
+                                .toList(),
+                        f.lookAlikesChecked()),
+                new Taxon.Usage(
+                        list(f.parts()).stream().map(p -> part(f, p)).toList(),
+                        f.constituents() == null ? Set.of() : f.constituents(),
+                        list(f.actions()).stream()
+                                .map(a -> new Taxon.Action(a, f.source().toCore()))
+                                .toList(),
+                        list(f.uses()).stream()
+                                .map(u -> new Taxon.Use(
+                                        u.name(),
+                                        u.route(),
+                                        u.potency() == null ? Taxon.Potency.MODERATE : u.potency(),
+                                        Boolean.TRUE.equals(u.grave()),
+                                        source(f, u.source())))
+                                .toList(),
+                        list(f.foods()).stream()
+                                .map(o -> new Taxon.Food(o.what(), o.limit(), source(f, o.source())))
+                                .toList()),
                 list(f.cautions()).stream()
                         .map(c -> new Taxon.Caution(
                                 c.subject(),

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.herbarium;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -130,29 +131,15 @@ class HerbariumController {
 
     record TaxonView(
             String id,
-            String name,
-            String author,
-            List<String> olderNames,
-            List<String> commonNames,
-            List<String> ambiguousNames,
-            String family,
-            Group group,
-            String lifeForm,
-            Taxon.Origin origin,
+            @JsonUnwrapped Taxon.Naming naming,
+            @JsonUnwrapped Taxon.Growth growth,
             Danger danger,
             @Nullable TakenForView takenFor,
             Boolean draft,
             List<String> missing,
-            Boolean genusEnough,
             Boolean lookAlikesChecked,
-            List<String> regions,
-            String habitat,
-            String protection,
-            String sexes,
             List<HazardView> hazards,
             String washing,
-            String winterTells,
-            Boolean halfParasite,
             List<MonthsView> months,
             List<ShownView> characters,
             List<LookAlikeView> lookAlikes,
@@ -304,32 +291,18 @@ class HerbariumController {
         Taxon t = herbarium.taxon(id);
         return new TaxonView(
                 t.id(),
-                t.name(),
-                t.author(),
-                t.olderNames(),
-                t.commonNames(),
-                t.ambiguousNames().stream().sorted().toList(),
-                t.family(),
-                t.group(),
-                t.lifeForm(),
-                t.origin(),
+                t.naming(),
+                t.growth(),
                 t.danger(),
                 takenFor(t),
                 t.draft(),
                 Herbarium.missing(t),
-                t.genusEnough(),
                 t.lookAlikesChecked(),
-                t.regions().stream().sorted().toList(),
-                t.habitat(),
-                t.protection(),
-                t.sexes(),
                 t.hazards().entrySet().stream()
                         .sorted(Map.Entry.comparingByKey())
                         .map(e -> new HazardView(e.getKey(), e.getValue()))
                         .toList(),
                 t.washing(),
-                t.winterTells(),
-                t.halfParasite(),
                 months(t),
                 t.characters().stream().map(this::shown).toList(),
                 t.lookAlikes().stream().map(this::lookAlike).toList(),

@@ -13,7 +13,7 @@ class NothingCalculator {
     record NothingAnswer(Boolean feasible) {}
 
     @PostMapping("/api/calculators/tincture/nothing")
-    NothingAnswer nothing(@RequestBody TinctureCalculators.TinctureRequest request) {
+    NothingAnswer nothing(@RequestBody TinctureCalculator.TinctureRequest request) {
         return new NothingAnswer(!request.herbs().isEmpty());
     }
 }

@@ -46,18 +46,28 @@ class OilAndSalveCalculators {
             Boolean eaten,
             @PositiveOrZero @DecimalMax("0.005") @Nullable Double antioxidantFraction) {}
 
-    record OilAnswer(
-            Boolean feasible,
-            String coreVersion,
+    record OilNumbers(
             @Nullable Double oilMl,
             @Nullable Double oilG,
             @Nullable Double antioxidantG,
             @Nullable Range yieldMl,
             @Nullable Range readyAfterDays,
             @Nullable Integer keepsMonths,
-            @Nullable Integer keepsDays,
-            List<Finding> findings,
-            List<String> because) {}
+            @Nullable Integer keepsDays) {
+
+        static @Nullable OilNumbers of(InfusedOil.@Nullable Plan p) {
+            return p == null
+                    ? null
+                    : new OilNumbers(
+                            p.oilMl(),
+                            p.oilG(),
+                            p.antioxidantG(),
+                            Range.of(p.yieldMl()),
+                            Range.of(p.readyAfterDays()),
+                            p.keepsMonths(),
+                            p.keepsDays());
+        }
+    }
 
     /** As sent, else the carrier's own; null where nothing is known of it, which core then says. */
     private @Nullable Integer carrierMonths(OilRequest request) {
@@ -69,7 +79,7 @@ class OilAndSalveCalculators {
     }
 
     @PostMapping("/oil")
-    OilAnswer oil(@RequestBody OilRequest request) {
+    Answer<OilNumbers> oil(@RequestBody OilRequest request) {
         List<InfusedOil.Herb> herbs = Prefixed.each(
                 "herbs",
                 request.herbs(),
@@ -82,19 +92,7 @@ class OilAndSalveCalculators {
                 request.method(),
                 request.eaten(),
                 request.antioxidantFraction() == null ? 0 : request.antioxidantFraction()));
-        InfusedOil.Plan p = r.plan();
-        return new OilAnswer(
-                r.feasible(),
-                CoreVersion.CURRENT,
-                p == null ? null : p.oilMl(),
-                p == null ? null : p.oilG(),
-                p == null ? null : p.antioxidantG(),
-                p == null ? null : Range.of(p.yieldMl()),
-                p == null ? null : Range.of(p.readyAfterDays()),
-                p == null ? null : p.keepsMonths(),
-                p == null ? null : p.keepsDays(),
-                Answer.ungated(r.findings()),
-                r.because());
+        return Answer.of(OilNumbers.class, OilNumbers.of(r.plan()), r.findings(), r.because());
     }
 
     record TinInput(@Positive Double capacityMl, @Positive Integer count) {}
@@ -111,20 +109,23 @@ class OilAndSalveCalculators {
             @PositiveOrZero @Nullable Double essentialOilG,
             @PositiveOrZero @DecimalMax("130") @Nullable Double youngestAgeYears) {}
 
-    record SalveAnswer(
-            Boolean feasible,
-            String coreVersion,
+    record SalveNumbers(
             @Nullable Double totalG,
             @Nullable Double waxG,
             @Nullable Double oilG,
             @Nullable Double butterG,
             @Nullable Double resinG,
-            @Nullable Double waxFraction,
-            List<Finding> findings,
-            List<String> because) {}
+            @Nullable Double waxFraction) {
+
+        static @Nullable SalveNumbers of(Salve.@Nullable Plan p) {
+            return p == null
+                    ? null
+                    : new SalveNumbers(p.totalG(), p.waxG(), p.oilG(), p.butterG(), p.resinG(), p.waxFraction());
+        }
+    }
 
     @PostMapping("/salve")
-    SalveAnswer salve(@RequestBody SalveRequest request) {
+    Answer<SalveNumbers> salve(@RequestBody SalveRequest request) {
         Salve.Result r = Salve.plan(new Salve.Recipe(
                 Prefixed.each("tins", request.tins(), (i, t) -> new Salve.Tin(t.capacityMl(), t.count())),
                 request.firmness(),
@@ -137,18 +138,7 @@ class OilAndSalveCalculators {
                 request.essentialOilG() == null ? 0 : request.essentialOilG(),
                 request.youngestAgeYears() == null ? 18 : request.youngestAgeYears(),
                 List.of()));
-        Salve.Plan p = r.plan();
-        return new SalveAnswer(
-                r.feasible(),
-                CoreVersion.CURRENT,
-                p == null ? null : p.totalG(),
-                p == null ? null : p.waxG(),
-                p == null ? null : p.oilG(),
-                p == null ? null : p.butterG(),
-                p == null ? null : p.resinG(),
-                p == null ? null : p.waxFraction(),
-                Answer.ungated(r.findings()),
-                r.because());
+        return Answer.of(SalveNumbers.class, SalveNumbers.of(r.plan()), r.findings(), r.because());
     }
 
     record CreamRequest(
@@ -157,32 +147,21 @@ class OilAndSalveCalculators {
             @Positive @DecimalMax("0.2") Double emulsifierFraction,
             @PositiveOrZero @DecimalMax("0.05") Double preservativeFraction) {}
 
-    record CreamAnswer(
-            Boolean feasible,
-            String coreVersion,
+    record CreamNumbers(
             Double oilG,
             Double waterG,
             Double emulsifierG,
             Double preservativeG,
             Integer keepsDays,
-            List<String> steps,
-            List<Finding> findings,
-            List<String> because) {}
+            List<String> steps) {}
 
     @PostMapping("/cream")
-    CreamAnswer cream(@RequestBody CreamRequest r) {
+    Answer<CreamNumbers> cream(@RequestBody CreamRequest r) {
         Cream.Plan p = Cream.plan(
                 new Cream.Recipe(r.totalG(), r.oilFraction(), r.emulsifierFraction(), r.preservativeFraction()));
-        return new CreamAnswer(
-                true,
-                CoreVersion.CURRENT,
-                p.oilG(),
-                p.waterG(),
-                p.emulsifierG(),
-                p.preservativeG(),
-                p.keepsDays(),
-                p.steps(),
-                Answer.ungated(p.findings()),
+        return Answer.of(
+                new CreamNumbers(p.oilG(), p.waterG(), p.emulsifierG(), p.preservativeG(), p.keepsDays(), p.steps()),
+                p.findings(),
                 p.because());
     }
 
@@ -191,20 +170,13 @@ class OilAndSalveCalculators {
             @PositiveOrZero Double extractG,
             @Positive Double nowG) {}
 
-    record EvaporationAnswer(
-            Boolean feasible,
-            String coreVersion,
-            Double waterLeftG,
-            Boolean done,
-            List<Finding> findings,
-            List<String> because) {}
+    record EvaporationNumbers(Double waterLeftG, Boolean done) {}
 
     /** A decoction boiled away into oil: is the water gone? */
     @PostMapping("/oil/evaporation")
-    EvaporationAnswer evaporation(@RequestBody EvaporationRequest r) {
+    Answer<EvaporationNumbers> evaporation(@RequestBody EvaporationRequest r) {
         Evaporation.State s = Evaporation.state(r.oilG(), r.extractG(), r.nowG());
-        return new EvaporationAnswer(
-                true, CoreVersion.CURRENT, s.waterLeftG(), s.done(), Answer.ungated(s.findings()), s.because());
+        return Answer.of(new EvaporationNumbers(s.waterLeftG(), s.done()), s.findings(), s.because());
     }
 
     record SkinOilRequest(

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.introspect.Annotated;
 import com.fasterxml.jackson.databind.introspect.JacksonAnnotationIntrospector;
@@ -9,10 +10,14 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -45,9 +50,7 @@ class ApiSchema implements ModelConverter {
             return null;
         }
         Schema<?> schema = chain.next().resolve(type, context, chain);
-        Class<?> raw = type.getType() instanceof JavaType java
-                ? java.getRawClass()
-                : type.getType() instanceof Class<?> direct ? direct : null;
+        Class<?> raw = raw(type.getType());
         if (raw != null && raw.isSealed() && schema != null) {
             Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
             if (model != null && model.getDiscriminator() != null) {
@@ -65,13 +68,38 @@ class ApiSchema implements ModelConverter {
                     : schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
             Schema<?> model = name == null ? null : context.getDefinedModels().get(name);
             if (model != null) {
-                List<String> required = Arrays.stream(raw.getRecordComponents())
-                        .filter(c -> !c.getAnnotatedType().isAnnotationPresent(Nullable.class))
-                        .map(RecordComponent::getName)
-                        .toList();
+                List<String> required = required(raw, type.getType());
                 model.setRequired(required.isEmpty() ? null : required);
             }
         }
         return schema;
+    }
+
+    private static @Nullable Class<?> raw(Type type) {
+        return type instanceof JavaType java
+                ? java.getRawClass()
+                : type instanceof ParameterizedType generic
+                        ? raw(generic.getRawType())
+                        : type instanceof Class<?> direct ? direct : null;
+    }
+
+    /** What is unwrapped stands beside the rest: its own required components count in its place. */
+    private static List<String> required(Class<?> record, Type type) {
+        return Arrays.stream(record.getRecordComponents())
+                .filter(c -> !c.getAnnotatedType().isAnnotationPresent(Nullable.class))
+                .flatMap(c -> c.getAccessor().isAnnotationPresent(JsonUnwrapped.class)
+                        ? required(inner(c, type), inner(c, type)).stream()
+                        : Stream.of(c.getName()))
+                .toList();
+    }
+
+    private static Class<?> inner(RecordComponent component, Type type) {
+        if (component.getType().isRecord()) {
+            return component.getType();
+        }
+        Type argument = type instanceof JavaType java
+                ? java.containedType(0)
+                : ((ParameterizedType) type).getActualTypeArguments()[0];
+        return Objects.requireNonNull(raw(argument));
     }
 }

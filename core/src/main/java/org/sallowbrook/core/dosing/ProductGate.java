@@ -1,0 +1,147 @@
+package org.sallowbrook.core.dosing;
+
+import java.util.List;
+import org.sallowbrook.core.dosing.DosingGate.Skin;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Condition;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.salve.EssentialOil;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Trait;
+
+/** Gates of the product: its state, its date, its way into the body, and what it was made for. */
+final class ProductGate {
+
+    private final Case c;
+
+    private ProductGate(Case c) {
+        this.c = c;
+    }
+
+    static void before(Case c) {
+        ProductGate gate = new ProductGate(c);
+        gate.product();
+        gate.route();
+        gate.grave();
+    }
+
+    /** What was let into it at the bench, and for whom. */
+    static void traits(Case c) {
+        ProductGate gate = new ProductGate(c);
+        gate.essentialOils();
+        gate.salted();
+    }
+
+    private void product() {
+        switch (c.product.state()) {
+            case QUARANTINED ->
+                c.stop(
+                        "QUARANTINED",
+                        "Something this was made from is doubted.",
+                        "Do not take it. Tell whoever has any of it.");
+            case DESTROYED -> c.stop("DESTROYED", "This was thrown away.", "Choose another.");
+            case HOLD -> c.stop("ON_HOLD", "This is on hold.", "Resolve what holds it first.");
+            case USABLE -> {}
+        }
+        if (c.on.isAfter(c.product.bestBefore())) {
+            c.stop(
+                    "EXPIRED",
+                    "It is past its date, " + Words.day(c.product.bestBefore()) + ".",
+                    "Use another; compost this.");
+        } else if (c.intake.lastDay() != null && c.intake.lastDay().isAfter(c.product.bestBefore())) {
+            c.stop(
+                    "EXPIRES_DURING",
+                    "It keeps until " + Words.day(c.product.bestBefore()) + ", and the course runs until "
+                            + Words.day(c.intake.lastDay()) + ".",
+                    "Shorten the course, or make it fresh and plan each making.");
+        }
+    }
+
+    private void route() {
+        switch (c.intake.way()) {
+            case MOUTH -> {
+                if (c.product.route() == Taxon.Route.EXTERNAL) {
+                    c.stop(
+                            "OUTSIDE_ONLY",
+                            c.product.name() + " is for the outside of the body only.",
+                            "Never by mouth.");
+                }
+            }
+            case SKIN -> {
+                if (c.intake.skin() == Skin.WOUND) {
+                    c.stop(
+                            "WOUND",
+                            "Nothing home-made goes on a wound that is deep, dirty, bitten, burnt, spreading or near"
+                                    + " an eye.",
+                            "Clean it with water, cover it, and see a doctor today.");
+                }
+                c.findings.add(Finding.note(
+                        "INTACT_SKIN",
+                        "For intact skin or a small clean cut only.",
+                        "A wound that is deep, dirty, bitten, burnt, spreading or near an eye needs a doctor."));
+            }
+            case INCENSE ->
+                c.findings.add(Finding.warn(
+                        "SMOKE", "Smoke harms the lungs and can bring on asthma.", "Air the room; not with asthma."));
+            case SMOKED, EYE, EAR, INJECTION, ENEMA ->
+                c.stop("ROUTE_REFUSED", "Sallowbrook plans nothing by this route.", "Ask a doctor.");
+        }
+    }
+
+    private void grave() {
+        for (Product.Herb herb : c.product.herbs()) {
+            boolean grave = herb.taxon().uses().stream()
+                    .anyMatch(u -> u.grave() && u.name().equalsIgnoreCase(c.intake.use()));
+            if (grave) {
+                c.stop(
+                        "GRAVE_ILLNESS",
+                        "No course is built on a claim about a grave illness.",
+                        "See a doctor; treating it at home can hide what needs care.");
+            }
+        }
+    }
+
+    /** What the bench let in for grown-ups must not reach a child, nor anybody expecting. */
+    private void essentialOils() {
+        if (!c.product.is(Trait.ESSENTIAL_OIL)) {
+            return;
+        }
+        if (c.person.ageYears() < EssentialOil.NONE_BELOW_YEARS) {
+            c.stop("ESSENTIAL_OIL_INFANT", "It holds essential oil: not under two years.", "Make one without.");
+        } else if (c.person.ageYears() < EssentialOil.COOLING_FROM_YEARS && c.product.is(Trait.COOLING_OIL)) {
+            c.stop(
+                    "COOLING_OIL",
+                    "Menthol, cineole or camphor can stop the breath of a small child.",
+                    "Never on or near the face of a child under six; make one without.");
+        } else if (c.person.ageYears() < EssentialOil.ADULT_FROM_YEARS
+                && c.product.is(Trait.ESSENTIAL_OIL_FOR_ADULTS)) {
+            c.stop(
+                    "ESSENTIAL_OIL_CHILD",
+                    "It holds more essential oil than a child's skin is given.",
+                    "Make one for a child, with half a percent or none.");
+        }
+        if (c.person.pregnant()) {
+            c.stop(
+                    "ESSENTIAL_OIL_PREGNANT",
+                    "It holds essential oil, which goes through the skin.",
+                    "Use one without, or ask the midwife or a pharmacist.");
+        }
+    }
+
+    private void salted() {
+        if (!c.product.is(Trait.SALTED) || !c.byMouth()) {
+            return;
+        }
+        for (Condition condition :
+                List.of(Condition.HEART_FAILURE, Condition.KIDNEY_DISEASE, Condition.FLUID_RETENTION)) {
+            if (c.person.conditions().contains(condition)) {
+                c.stop(
+                        "SALTED",
+                        "It is kept by salt, which is not for " + condition.words() + ".",
+                        "Use it dried or frozen.");
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,205 @@
+package org.sallowbrook.server.dosing;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.ShelfService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Doses really taken: ticked off once, judged on their day and now. */
+@Service
+@Transactional
+public class DoseService {
+
+    /**
+     * @param ml what was really taken, in the product's unit; null when it was as planned
+     * @param swallowed whether it is down already, so that it is kept even where it should not have been taken
+     */
+    public record DoseRequest(
+            UUID id,
+            LocalDate on,
+            Integer slot,
+            @Nullable Double ml,
+            @Nullable Boolean swallowed,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
+
+    /** @param well whether nothing bad happened */
+
+    /** Within this a second tick of the same day is taken for a second tap. */
+    private static final Duration ECHO = Duration.ofSeconds(20);
+
+    private static final int LATEST_TICK_DAYS = 14;
+    private static final double MUCH_MORE = 1.5;
+
+    private final Courses courses;
+    private final DosesTaken doses;
+    private final CourseService service;
+    private final CourseStore store;
+    private final CourseGates gates;
+    private final PeopleService people;
+    private final ShelfService shelf;
+    private final Ledger ledger;
+    private final Gatekeeper gatekeeper;
+    private final Once once;
+    private final Clock clock;
+
+    DoseService(
+            Courses courses,
+            DosesTaken doses,
+            CourseService service,
+            CourseStore store,
+            CourseGates gates,
+            PeopleService people,
+            ShelfService shelf,
+            Ledger ledger,
+            Gatekeeper gatekeeper,
+            Once once,
+            Clock clock) {
+        this.courses = courses;
+        this.doses = doses;
+        this.service = service;
+        this.store = store;
+        this.gates = gates;
+        this.people = people;
+        this.shelf = shelf;
+        this.ledger = ledger;
+        this.gatekeeper = gatekeeper;
+        this.once = once;
+        this.clock = clock;
+    }
+
+    /** Ticks off one dose; the same slot of the same day counts once. */
+    public CourseService.CourseView take(UUID id, DoseRequest request) {
+        CourseEntity course = courses.findById(id).orElseThrow(() -> new Problem.NotFound("course"));
+        if (once.repeated("dose", request.id(), doses::existsById, id, request)) {
+            return service.one(id);
+        }
+        List<DoseTaken> taken = doses.findAllByCourseId(id);
+        if (taken.stream().anyMatch(d -> d.onDay.equals(request.on()) && d.slot == request.slot())) {
+            return service.one(id);
+        }
+        if (course.status == CourseEntity.Status.ENDED) {
+            throw new Problem.Conflict("This course was ended; nothing is taken of it any more.");
+        }
+        CourseService.CourseRequest planned = store.read(course);
+        Course.Plan plan = planned.plan();
+        Course.Day day = plan.days().stream()
+                .filter(d -> d.date().equals(request.on()))
+                .findFirst()
+                .orElse(null);
+        LocalDate today = people.today();
+        double left = shelf.lot(course.lotId).remaining();
+        double ml = request.ml() != null ? request.ml() : day == null ? 0 : day.perDoseMl();
+        Checks.begin()
+                .that(
+                        request.ml() == null || request.ml() > 0 && request.ml() <= left,
+                        "ml",
+                        "must be more than 0 and no more than is left in the bottle")
+                .that(request.ml() != null || ml <= left + 1e-6, "ml", "is more than is left in the bottle")
+                .that(!request.on().isAfter(today), "on", "must not be in the future")
+                .that(
+                        request.on().isAfter(today.minusDays(LATEST_TICK_DAYS)),
+                        "on",
+                        "is longer ago than " + LATEST_TICK_DAYS + " days")
+                .that(day != null && day.doses() > 0, "on", "is not a day of this course with a dose")
+                .that(
+                        day == null || request.slot() >= 1 && request.slot() <= day.doses(),
+                        "slot",
+                        "is not planned that day")
+                .done();
+        justTicked(taken, request);
+        List<Finding> findings = atDose(course, planned, plan, request, ml, taken);
+        boolean swallowed = Boolean.TRUE.equals(request.swallowed());
+        if (!swallowed) {
+            if (Finding.any(findings, Severity.HOLD)) {
+                throw new Problem.Refused(findings);
+            }
+            gatekeeper.pass("dose", id, findings, request.acknowledged());
+        } else if (Finding.any(findings, Severity.STOP)) {
+            gatekeeper.record(
+                    "dose",
+                    id,
+                    "SWALLOWED_DESPITE_STOP",
+                    Words.figure(ml) + " of " + Words.figure(day == null ? 0 : day.perDoseMl()));
+        }
+        DoseTaken dose = new DoseTaken(request.id());
+        dose.courseId = id;
+        dose.onDay = request.on();
+        dose.slot = request.slot();
+        dose.ml = ml;
+        dose.tickedBy = Member.current().displayName();
+        dose.tickedAt = clock.instant();
+        doses.saveAndFlush(dose);
+        ledger.pour(course.lotId, dose.id, dose.ml, dose.onDay);
+        return service.one(id);
+    }
+
+    /** A second tap within moments is the first one's echo, not another dose. */
+    private void justTicked(List<DoseTaken> taken, DoseRequest request) {
+        Instant last = taken.stream()
+                .filter(d -> d.onDay.equals(request.on()))
+                .map(d -> d.tickedAt)
+                .max(Instant::compareTo)
+                .orElse(null);
+        if (last != null && Duration.between(last, clock.instant()).compareTo(ECHO) < 0) {
+            throw new Problem.Conflict("A dose was ticked off a moment ago. If this is another one, wait "
+                    + ECHO.toSeconds() + " seconds and tick it then.");
+        }
+    }
+
+    /** Judged on the day of the dose and now, with what was taken that day already; a date in the past evades nothing. */
+    private List<Finding> atDose(
+            CourseEntity course,
+            CourseService.CourseRequest planned,
+            Course.Plan plan,
+            DoseRequest request,
+            double ml,
+            List<DoseTaken> taken) {
+        double thatDay = ml
+                + taken.stream()
+                        .filter(d -> d.onDay.equals(request.on()))
+                        .mapToDouble(d -> d.ml)
+                        .sum();
+        LocalDate today = people.today();
+        List<Finding> findings = new ArrayList<>(gates.findings(planned, plan, request.on(), null, ml, thatDay));
+        if (!request.on().equals(today)) {
+            gates.findings(planned, plan, today, null, ml, 0).stream()
+                    .filter(f -> f.severity() == Severity.STOP
+                            && findings.stream().noneMatch(k -> k.code().equals(f.code())))
+                    .forEach(findings::add);
+        }
+        Instant last =
+                taken.stream().map(d -> d.tickedAt).max(Instant::compareTo).orElse(null);
+        findings.addAll(Course.tooSoon(planned.pattern().toCore(), last, clock.instant()));
+        double perDose = plan.days().stream()
+                .filter(d -> d.date().equals(request.on()))
+                .mapToDouble(Course.Day::perDoseMl)
+                .findFirst()
+                .orElse(ml);
+        if (ml > perDose * MUCH_MORE) {
+            findings.add(Finding.stop(
+                    "MUCH_MORE_THAN_PLANNED",
+                    Words.figure(ml) + " where " + Words.figure(perDose) + " was planned.",
+                    "Look at the figure again. If so much is down already, say so: it is kept, and counts; ask a"
+                            + " pharmacist, doctor or poison centre."));
+        }
+        return findings;
+    }
+}

@@ -1,0 +1,69 @@
+package org.sallowbrook.server.dosing;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** First small trials of a plant, and how they went. */
+@Service
+@Transactional
+public class TrialService {
+
+    public record TrialRequest(UUID id, UUID personId, String taxonId, LocalDate on, String reaction, Boolean well) {}
+
+    public record TrialView(UUID id, UUID personId, String taxonId, LocalDate on, String reaction, Boolean well) {}
+
+    private final PlantTrials trials;
+    private final PeopleService people;
+    private final HerbariumService herbarium;
+    private final Once once;
+
+    TrialService(PlantTrials trials, PeopleService people, HerbariumService herbarium, Once once) {
+        this.trials = trials;
+        this.people = people;
+        this.herbarium = herbarium;
+        this.once = once;
+    }
+
+    public TrialView trial(TrialRequest request) {
+        if (once.repeated("trial", request.id(), trials::existsById, request)) {
+            return view(trials.findById(request.id()).orElseThrow(() -> new Problem.NotFound("trial")));
+        }
+        people.one(request.personId());
+        herbarium.taxon(request.taxonId());
+        Checks.begin()
+                .that(!request.on().isAfter(people.today()), "on", "must not be in the future")
+                .that(request.on().isAfter(people.today().minusYears(20)), "on", "must be within twenty years")
+                .that(
+                        !request.reaction().isBlank() && request.reaction().length() <= 300,
+                        "reaction",
+                        "must say how it went, in at most 300 letters")
+                .done();
+        PlantTrial trial = new PlantTrial(request.id());
+        trial.personId = request.personId();
+        trial.taxonId = request.taxonId();
+        trial.onDay = request.on();
+        trial.reaction = request.reaction().strip();
+        trial.well = request.well();
+        return view(trials.saveAndFlush(trial));
+    }
+
+    @Transactional(readOnly = true)
+    public List<TrialView> trials(UUID personId) {
+        people.one(personId);
+        return trials.findAllByPersonId(personId).stream()
+                .map(TrialService::view)
+                .toList();
+    }
+
+    private static TrialView view(PlantTrial t) {
+        return new TrialView(t.id, t.personId, t.taxonId, t.onDay, t.reaction, t.well);
+    }
+}
