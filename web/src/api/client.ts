@@ -26,6 +26,10 @@ export class ProblemError extends Error {
 export const errorAt = (error: unknown, field: string) =>
   error instanceof ProblemError ? error.problem.errors?.find((e) => e.field === field)?.message : undefined
 
+/** The findings a request was refused with; empty where it was not. */
+export const refusedBy = (error: unknown): Finding[] =>
+  error instanceof ProblemError ? (error.problem.findings ?? []) : []
+
 const xsrf: Middleware = {
   onRequest({ request }) {
     const token = document.cookie

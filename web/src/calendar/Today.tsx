@@ -1,9 +1,10 @@
 import { number } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { api, ask, ifMatch, ProblemError, refusedBy, type Schemas } from '../api/client'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { ScaleReader } from '../drying/ScaleReader'
 import { Button, ButtonLink, NumberInput } from '../ui/controls'
 import { nowIso } from '../ui/clock'
@@ -14,7 +15,7 @@ import { useToday } from './queries'
 type Task = Schemas['Due']
 
 /** How long a done thing stays where it was. */
-const RECEIPT_MS = 1500
+const RECEIPT_MS = 7000
 
 const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
@@ -146,13 +147,65 @@ function TaskRow({ task, today }: { task: Task; today: string }) {
   )
 }
 
+const TAKEN_BACK = { reason: 'taken back at once' }
+
+/** Strikes out what was just noted. @param id under which it was */
+async function takeBack(task: Task, id: string): Promise<unknown> {
+  const subject = task.subjectId
+  switch (task.kind) {
+    case 'SHAKE':
+      return ask(
+        api.POST('/api/making/batches/{id}/shakes/{shake}/strike', {
+          params: { path: { id: subject, shake: id } },
+          body: TAKEN_BACK,
+        }),
+      )
+    case 'WEIGH':
+      return ask(
+        api.POST('/api/drying/runs/{id}/weighings/{weighing}/strike', {
+          params: { path: { id: subject, weighing: id } },
+          body: TAKEN_BACK,
+        }),
+      )
+    case 'DOSE':
+      return ask(
+        api.POST('/api/dosing/courses/{id}/doses/{dose}/strike', {
+          params: { path: { id: subject, dose: id } },
+          body: TAKEN_BACK,
+        }),
+      )
+    case 'PRESS': {
+      const batch = await ask(api.GET('/api/making/batches/{id}', { params: { path: { id: subject } } }))
+      return ask(
+        api.POST('/api/making/batches/{id}/press/strike', {
+          params: { path: { id: subject }, header: ifMatch(batch.version) },
+          body: TAKEN_BACK,
+        }),
+      )
+    }
+    default: {
+      const lines = await ask(api.GET('/api/shelf/lots/{id}/changes', { params: { path: { id: subject } } }))
+      const line = lines.find((l) => l.what === 'FINISHED' && l.mayBeStruck)
+      if (!line) throw new Error('Nothing to take back.')
+      return ask(
+        api.POST('/api/shelf/lots/{id}/changes/{change}/strike', {
+          params: { path: { id: subject, change: line.id } },
+          body: TAKEN_BACK,
+        }),
+      )
+    }
+  }
+}
+
 /** Each task is done from the list itself. */
 function Doing({ task, today }: { task: Task; today: string }) {
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
+  const [id, setId] = useState(() => v7())
+  const renew = useRef<ReturnType<typeof setTimeout>>(undefined)
   const [open, setOpen] = useState(false)
   const [receipt, setReceipt] = useState(false)
   const [amount, setAmount] = useState('')
+  const reasons = useAcknowledged()
   const path = { id: task.subjectId }
   const done = useMutation({
     mutationFn: async (): Promise<unknown> => {
@@ -165,14 +218,14 @@ function Doing({ task, today }: { task: Task; today: string }) {
           return ask(
             api.POST('/api/drying/runs/{id}/weighings', {
               params: { path },
-              body: { id, at: nowIso(), massG: number(amount), source: 'HAND' },
+              body: { id, at: nowIso(), massG: number(amount), source: 'HAND', acknowledged: reasons.list },
             }),
           )
         case 'PRESS':
           return ask(
             api.POST('/api/making/batches/{id}/press', {
               params: { path, header: ifMatch(task.version ?? 0) },
-              body: { yieldAmount: number(amount), on: today },
+              body: { yieldAmount: number(amount), on: today, acknowledged: reasons.list },
             }),
           )
         case 'DOSE':
@@ -192,19 +245,38 @@ function Doing({ task, today }: { task: Task; today: string }) {
           throw new Error('done on its own page')
       }
     },
-    // The row stays a moment as what was done: a thumb that taps again must not meet the next one.
+    // The row stays a moment as what was done: a thumb that taps again must not meet the next one, and can take it back.
     onSuccess: () => {
       setReceipt(true)
-      setTimeout(() => void queries.invalidateQueries(), RECEIPT_MS)
+      renew.current = setTimeout(() => void queries.invalidateQueries(), RECEIPT_MS)
     },
     onError: (e) => {
       if (e instanceof ProblemError && e.problem.status === 409) void queries.invalidateQueries()
     },
   })
+  const undo = useMutation({
+    mutationFn: () => takeBack(task, id),
+    onSuccess: () => {
+      clearTimeout(renew.current)
+      setReceipt(false)
+      setId(v7())
+      void queries.invalidateQueries()
+    },
+  })
   if (receipt) {
     return (
-      <span role="status" className="text-lichen min-h-11 py-2 font-semibold">
-        ✓ done
+      <span className="flex flex-wrap items-center gap-3">
+        <span role="status" className="text-lichen py-2 font-semibold">
+          ✓ done
+        </span>
+        <Button
+          disabled={undo.isPending}
+          aria-label={`Take it back: ${task.title}`}
+          onClick={() => undo.mutate()}
+        >
+          Take it back
+        </Button>
+        <ProblemNotice error={undo.error} />
       </span>
     )
   }
@@ -255,6 +327,7 @@ function Doing({ task, today }: { task: Task; today: string }) {
           {task.kind === 'WEIGH' && (
             <ScaleReader load={{ dryingRunId: task.subjectId }} onStable={(g) => setAmount(String(g))} />
           )}
+          <Acknowledge findings={refusedBy(done.error)} reasons={reasons} />
           <Button kind="main" type="submit" disabled={done.isPending}>
             Record
           </Button>

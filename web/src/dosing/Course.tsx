@@ -1,4 +1,5 @@
 import { number } from '../ui/read'
+import { StrikeOut } from '../ui/StrikeOut'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -113,7 +114,8 @@ function Ticks({ course, today }: { course: CourseView; today: string }) {
 
 function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView']; slot: number }) {
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
+  // A new one each time, so that what was struck out can be taken after all.
+  const [id, setId] = useState(() => v7())
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
   const [other, setOther] = useState<string | null>(null)
   const [swallowed, setSwallowed] = useState(false)
@@ -126,14 +128,30 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
           body: { id, on: day.date, slot, ml, swallowed: swallowed || undefined, acknowledged: reasons.list },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: async () => {
+      setId(v7())
+      await queries.invalidateQueries()
+    },
   })
   const refused = take.error instanceof ProblemError ? (take.error.problem.findings ?? []) : []
   const stopped = refused.some((f) => f.severity === 'STOP' || f.severity === 'HOLD')
   if (taken) {
     return (
-      <span className="bg-lichen-pale text-lichen border-lichen border-2 px-3 py-1.5 font-medium">
-        taken {figure(taken.ml)} {course.unit}
+      <span className="flex flex-wrap items-center gap-2">
+        <span className="bg-lichen-pale text-lichen border-lichen border-2 px-3 py-1.5 font-medium">
+          taken {figure(taken.ml)} {course.unit}
+        </span>
+        <StrikeOut
+          what={`dose ${slot} of ${date(day.date)}`}
+          onStrike={(reason) =>
+            ask(
+              api.POST('/api/dosing/courses/{id}/doses/{dose}/strike', {
+                params: { path: { id: course.id, dose: taken.id } },
+                body: { reason },
+              }),
+            )
+          }
+        />
       </span>
     )
   }

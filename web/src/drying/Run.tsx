@@ -3,14 +3,17 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { nowIso, isoToday } from '../ui/clock'
 import { Findings } from '../ui/Findings'
+import { StrikeOut } from '../ui/StrikeOut'
+import { WhenAt, WhenOn } from '../ui/When'
 import { Mould } from '../ui/Mould'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { PART } from '../ui/dictionary'
-import { date, figure, hours, moment, range } from '../ui/words'
+import { figure, hours, moment, range } from '../ui/words'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
 
@@ -45,9 +48,24 @@ function RunPage({ run }: { run: RunView }) {
               {run.weighings.length} weighings
             </summary>
             <ul>
-              {run.weighings.map((w) => (
-                <li key={w.id}>
-                  {date(w.at)}, rack hour {figure(w.rackHours)}: {figure(w.massG)} g, {w.weighedBy}
+              {run.weighings.toReversed().map((w) => (
+                <li key={w.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b">
+                  <span>
+                    {moment(w.at)}, rack hour {figure(w.rackHours)}: {figure(w.massG)} g, {w.weighedBy}
+                  </span>
+                  {drying && (
+                    <StrikeOut
+                      what={`the weighing of ${figure(w.massG)} g`}
+                      onStrike={(reason) =>
+                        ask(
+                          api.POST('/api/drying/runs/{id}/weighings/{weighing}/strike', {
+                            params: { path: { id: run.id, weighing: w.id } },
+                            body: { reason },
+                          }),
+                        )
+                      }
+                    />
+                  )}
                 </li>
               ))}
             </ul>
@@ -125,6 +143,8 @@ function Weigh({ run }: { run: RunView }) {
   const [id, setId] = useState(() => v7())
   const [mass, setMass] = useState('')
   const [fromScale, setFromScale] = useState(false)
+  const [at, setAt] = useState<string>()
+  const reasons = useAcknowledged()
   const weigh = useMutation({
     mutationFn: () =>
       ask(
@@ -132,15 +152,17 @@ function Weigh({ run }: { run: RunView }) {
           params: { path: { id: run.id } },
           body: {
             id,
-            at: nowIso(),
+            at: at ?? nowIso(),
             massG: number(mass),
             source: fromScale ? 'SCALE' : 'HAND',
+            acknowledged: reasons.list,
           },
         }),
       ),
     onSuccess: async () => {
       setId(v7())
       setMass('')
+      setAt(undefined)
       await queries.invalidateQueries()
     },
   })
@@ -169,7 +191,9 @@ function Weigh({ run }: { run: RunView }) {
             setFromScale(false)
           }}
         />
+        <WhenAt at={at} onChange={setAt} />
         <ProblemNotice error={weigh.error} />
+        <Acknowledge findings={refusedBy(weigh.error)} reasons={reasons} />
         <Button kind="main" type="submit" disabled={weigh.isPending || !(number(mass) > 0)}>
           Record the weight
         </Button>
@@ -198,16 +222,6 @@ function Tests({ run }: { run: RunView }) {
       ),
     onSuccess: () => queries.invalidateQueries(),
   })
-  const strike = useMutation({
-    mutationFn: (test: string) =>
-      ask(
-        api.POST('/api/drying/runs/{id}/tests/{test}/strike', {
-          params: { path: { id: run.id, test } },
-          body: { reason: 'was wrong' },
-        }),
-      ),
-    onSuccess: () => queries.invalidateQueries(),
-  })
   return (
     <Section title="Try a stem or leaf">
       <div className="grid grid-cols-2 gap-2">
@@ -217,16 +231,24 @@ function Tests({ run }: { run: RunView }) {
           </Button>
         ))}
       </div>
-      <ProblemNotice error={tried.error ?? strike.error} />
+      <ProblemNotice error={tried.error} />
       <ul className="mt-2 text-sm">
         {run.tests.map((t) => (
-          <li key={t.id} className="flex justify-between gap-2">
+          <li key={t.id} className="flex flex-wrap justify-between gap-2">
             <span>
               {moment(t.at)}: {TESTS.find((x) => x.value === t.test)?.label}
             </span>
-            <button type="button" className="text-soft min-h-6 underline" onClick={() => strike.mutate(t.id)}>
-              was wrong
-            </button>
+            <StrikeOut
+              what={`the test of ${moment(t.at)}`}
+              onStrike={(reason) =>
+                ask(
+                  api.POST('/api/drying/runs/{id}/tests/{test}/strike', {
+                    params: { path: { id: run.id, test: t.id } },
+                    body: { reason },
+                  }),
+                )
+              }
+            />
           </li>
         ))}
       </ul>
@@ -289,6 +311,7 @@ function ToJar({ run }: { run: RunView }) {
   const last = run.weighings.at(-1)?.massG ?? run.freshG
   const [mass, setMass] = useState(run.byTestAlone ? '' : String(last))
   const [place, setPlace] = useState('still-room, dark cupboard')
+  const [on, setOn] = useState(isoToday)
   const jar = useMutation({
     mutationFn: () =>
       ask(
@@ -296,7 +319,7 @@ function ToJar({ run }: { run: RunView }) {
           body: {
             id,
             fromRun: run.id,
-            on: isoToday(),
+            on,
             massG: mass.trim() === '' ? undefined : number(mass),
             place,
           },
@@ -328,6 +351,7 @@ function ToJar({ run }: { run: RunView }) {
             : {})}
         />
         <Input label="Where it will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
+        <WhenOn on={on} onChange={setOn} />
         <ProblemNotice error={jar.error} />
         <Button kind={run.done ? 'main' : 'quiet'} type="submit" disabled={jar.isPending}>
           Put it into a jar

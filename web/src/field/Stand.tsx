@@ -7,6 +7,7 @@ import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { GROUND, PERMISSION, PLENTY, STAGE, VERDICT } from '../ui/dictionary'
+import { StrikeOut } from '../ui/StrikeOut'
 import { date } from '../ui/words'
 import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
@@ -103,6 +104,18 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
         {look.genus ? `, the genus ${look.genus}` : ''}
         {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${look.taxonId}` : ''}
       </p>
+      <StrikeOut
+        what={`the look of ${date(look.on)}`}
+        word="this look was wrong"
+        onStrike={(reason) =>
+          ask(
+            api.POST('/api/field/stands/{id}/identifications/{look}/strike', {
+              params: { path: { id: stand.id, look: look.id } },
+              body: { reason },
+            }),
+          )
+        }
+      />
       {look.otherPlants && <p className="text-soft">At other plants than the look before</p>}
       {look.again.length > 0 && <Again look={look} />}
       {look.book && <p className="text-soft">Checked in {look.book}</p>}

@@ -4,11 +4,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
+import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Button, ButtonLink, Choose, NumberInput } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
+import { StrikeOut } from '../ui/StrikeOut'
+import { WhenOn } from '../ui/When'
 import { date, figure, range } from '../ui/words'
 import { Fill } from './Fill'
 import { Pan } from './Pan'
@@ -78,6 +81,20 @@ function BatchPage({ batch }: { batch: BatchView }) {
                 <Figure label="Final strength" value={range(batch.plan.finalPercent)} unit="% vol" />
               )}
             </dl>
+            {batch.mayUnpress && batch.yieldAmount != null && (
+              <StrikeOut
+                what={`the pressing of ${figure(batch.yieldAmount)} ${batch.plan.unit}`}
+                word="the pressing was wrong"
+                onStrike={(reason) =>
+                  ask(
+                    api.POST('/api/making/batches/{id}/press/strike', {
+                      params: { path: { id: batch.id }, header: ifMatch(batch.version) },
+                      body: { reason },
+                    }),
+                  )
+                }
+              />
+            )}
           </Section>
           {batch.state !== 'USABLE' && (
             <Findings
@@ -109,7 +126,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
           {batch.asksPan && batch.status === 'PRESSED' && <Pan batch={batch} />}
           {batch.status === 'STEEPING' && <Press batch={batch} />}
           {batch.status === 'STEEPING' && batch.kind === 'TINCTURE' && batch.day >= FIRST_POUR_DAY && (
-            <Fill batch={batch} pouringOff />
+            <PourOff batch={batch} />
           )}
           {batch.status === 'PRESSED' && batch.water && <Settle batch={batch} />}
           {batch.status === 'PRESSED' && <Fill batch={batch} />}
@@ -117,7 +134,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
             <Section title="Filled from it">
               <ul>
                 {batch.containers.map((c) => (
-                  <li key={c.id} className="border-line flex justify-between gap-3 border-b py-1">
+                  <li key={c.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b py-1">
                     <Link className="underline" to={`/shelf/${c.id}`}>
                       {c.name} {c.code}
                     </Link>
@@ -130,6 +147,21 @@ function BatchPage({ batch }: { batch: BatchView }) {
                     >
                       label
                     </a>
+                    <StrikeOut
+                      what={`the filling of ${c.code}`}
+                      word="was not filled"
+                      onStrike={(reason) =>
+                        ask(
+                          api.POST('/api/making/batches/{id}/containers/{bottle}/strike', {
+                            params: {
+                              path: { id: batch.id, bottle: c.id },
+                              header: ifMatch(batch.version),
+                            },
+                            body: { reason },
+                          }),
+                        )
+                      }
+                    />
                   </li>
                 ))}
               </ul>
@@ -144,32 +176,68 @@ function BatchPage({ batch }: { batch: BatchView }) {
   )
 }
 
+/** Some of it now, the rest stays: asked for, not in the way of the pressing. */
+function PourOff({ batch }: { batch: BatchView }) {
+  const [open, setOpen] = useState(false)
+  return open ? (
+    <Fill batch={batch} pouringOff />
+  ) : (
+    <Button onClick={() => setOpen(true)}>Pour some off, the rest stays on the herb</Button>
+  )
+}
+
 function Shake({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
+  const [id, setId] = useState(() => v7())
+  const [on, setOn] = useState(isoToday)
+  const last = batch.shakes.at(-1)
   const shake = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/shakes', {
           params: { path: { id: batch.id } },
-          body: { id, on: isoToday() },
+          body: { id, on },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
+    onSettled: async () => {
+      setId(v7())
+      await queries.invalidateQueries()
+    },
   })
   return (
     <Section title="Shaking">
       <ol className="mb-2 flex flex-wrap gap-1" aria-label={`Shaken on ${batch.shakes.length} days`}>
-        {batch.shakes.map((d) => (
-          <li key={d} className="bg-water size-4" title={date(d)} />
+        {batch.shakes.map((s) => (
+          <li key={s.id} className="bg-water size-4">
+            <span className="sr-only">{date(s.on)}</span>
+          </li>
         ))}
       </ol>
+      {last && (
+        <p className="mb-2 flex flex-wrap items-center justify-between gap-2">
+          <span className="text-soft">
+            Last on {date(last.on)}, {last.by}
+          </span>
+          <StrikeOut
+            what={`the shaking of ${date(last.on)}`}
+            onStrike={(reason) =>
+              ask(
+                api.POST('/api/making/batches/{id}/shakes/{shake}/strike', {
+                  params: { path: { id: batch.id, shake: last.id } },
+                  body: { reason },
+                }),
+              )
+            }
+          />
+        </p>
+      )}
+      <WhenOn on={on} onChange={setOn} />
       <Button
         kind={batch.shakeDue ? 'main' : 'quiet'}
         disabled={shake.isPending}
         onClick={() => shake.mutate()}
       >
-        Shaken today
+        {on === isoToday() ? 'Shaken today' : `Shaken on ${date(on)}`}
       </Button>
       <ProblemNotice error={shake.error} />
     </Section>
@@ -229,13 +297,20 @@ function Press({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [amount, setAmount] = useState('')
   const [water, setWater] = useState<Water>('NONE_SEEN')
+  const [on, setOn] = useState(isoToday)
+  const reasons = useAcknowledged()
   const oil = batch.kind === 'INFUSED_OIL'
   const press = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/press', {
           params: { path: { id: batch.id }, header: ifMatch(batch.version) },
-          body: { yieldAmount: number(amount), on: isoToday(), ...(oil ? { water } : {}) },
+          body: {
+            yieldAmount: number(amount),
+            on,
+            ...(oil ? { water } : {}),
+            acknowledged: reasons.list,
+          },
         }),
       ),
     onSuccess: () => queries.invalidateQueries(),
@@ -257,7 +332,9 @@ function Press({ batch }: { batch: BatchView }) {
           hint={`expected ${range(batch.plan.yield)} ${batch.plan.unit}`}
         />
         {oil && <Choose label="Under the oil" value={water} choices={WATERS} onChange={setWater} />}
+        <WhenOn on={on} onChange={setOn} />
         <ProblemNotice error={press.error} />
+        <Acknowledge findings={refusedBy(press.error)} reasons={reasons} />
         <Button type="submit" disabled={press.isPending}>
           Record the pressing
         </Button>

@@ -6,6 +6,7 @@ import { isoToday } from '../ui/clock'
 import { Button, Choose, Input, NumberInput } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
+import { WhenOn } from '../ui/When'
 import { figure } from '../ui/words'
 
 type BatchView = Schemas['BatchView']
@@ -24,6 +25,7 @@ export function Fill({ batch, pouringOff = false }: { batch: BatchView; pouringO
   const salve = batch.plan.fills === 'TIN'
   const [rows, setRows] = useState<Row[]>([{ vessel: '', capacity: salve ? '30' : '50', count: '1' }])
   const [place, setPlace] = useState('still-room, dark cupboard')
+  const [on, setOn] = useState(isoToday)
   const fill = useMutation({
     mutationFn: (restGone: boolean) => {
       const body = {
@@ -34,7 +36,7 @@ export function Fill({ batch, pouringOff = false }: { batch: BatchView; pouringO
               count: number(r.count),
               vesselId: r.vessel || undefined,
             })),
-        on: isoToday(),
+        on,
         place,
         restGone,
       }
@@ -107,6 +109,7 @@ export function Fill({ batch, pouringOff = false }: { batch: BatchView; pouringO
           Another size
         </button>
         <Input label="Where they will stand" value={place} onChange={(e) => setPlace(e.target.value)} />
+        <WhenOn on={on} onChange={setOn} />
         <ProblemNotice error={fill.error} />
         <div className="flex flex-wrap gap-2">
           <Button kind={pouringOff ? 'quiet' : 'main'} type="submit" disabled={fill.isPending}>

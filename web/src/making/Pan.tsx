@@ -6,6 +6,7 @@ import { Button, NumberInput } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
+import { StrikeOut } from '../ui/StrikeOut'
 import { figure, moment } from '../ui/words'
 
 type BatchView = Schemas['BatchView']
@@ -31,16 +32,6 @@ export function Pan({ batch }: { batch: BatchView }) {
       await queries.invalidateQueries()
     },
   })
-  const strike = useMutation({
-    mutationFn: (weighing: string) =>
-      ask(
-        api.POST('/api/making/batches/{id}/pan/{weighing}/strike', {
-          params: { path: { id: batch.id, weighing } },
-          body: { reason: 'was wrong' },
-        }),
-      ),
-    onSuccess: () => queries.invalidateQueries(),
-  })
   const p = pan.data
   if (!p) return null
   return (
@@ -58,16 +49,23 @@ export function Pan({ batch }: { batch: BatchView }) {
       </dl>
       <ol>
         {p.weighed.map((w) => (
-          <li key={w.id} className="border-line flex items-center justify-between gap-3 border-b py-1">
+          <li
+            key={w.id}
+            className="border-line flex flex-wrap items-center justify-between gap-3 border-b py-1"
+          >
             <span>{moment(w.at)}</span>
             <strong>{figure(w.massG)} g</strong>
-            <button
-              type="button"
-              className="text-soft min-h-8 text-sm underline"
-              onClick={() => strike.mutate(w.id)}
-            >
-              was wrong
-            </button>
+            <StrikeOut
+              what={`the weight of ${figure(w.massG)} g`}
+              onStrike={(reason) =>
+                ask(
+                  api.POST('/api/making/batches/{id}/pan/{weighing}/strike', {
+                    params: { path: { id: batch.id, weighing: w.id } },
+                    body: { reason },
+                  }),
+                )
+              }
+            />
           </li>
         ))}
       </ol>
@@ -85,7 +83,7 @@ export function Pan({ batch }: { batch: BatchView }) {
           onChange={setGrams}
           hint="without the pan"
         />
-        <ProblemNotice error={weigh.error ?? strike.error} />
+        <ProblemNotice error={weigh.error} />
         <Button kind={p.done ? 'quiet' : 'main'} type="submit" disabled={weigh.isPending}>
           Note this weight
         </Button>

@@ -1,8 +1,6 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
-import { Button, Input } from '../ui/controls'
-import { ProblemNotice, Section } from '../ui/page'
+import { Section } from '../ui/page'
+import { StrikeOut } from '../ui/StrikeOut'
 import { date, figure } from '../ui/words'
 import { useAccount } from './queries'
 
@@ -25,7 +23,6 @@ const WHAT: Record<Change['what'], string> = {
 /** What came in and went out; a line that was wrong is struck out and stays readable. */
 export function Account({ lot }: { lot: LotView }) {
   const account = useAccount(lot.id)
-  const [striking, setStriking] = useState('')
   return (
     <Section title="What came and went">
       <ul className="text-sm">
@@ -46,51 +43,23 @@ export function Account({ lot }: { lot: LotView }) {
                 struck out by {c.struckBy}: {c.struckReason}
               </p>
             )}
-            {c.mayBeStruck && striking !== c.id && (
-              <button type="button" className="text-soft min-h-6 underline" onClick={() => setStriking(c.id)}>
-                strike it out
-              </button>
+            {c.mayBeStruck && (
+              <StrikeOut
+                what={`${WHAT[c.what]} on ${date(c.on)}`}
+                word="strike it out"
+                onStrike={(reason) =>
+                  ask(
+                    api.POST('/api/shelf/lots/{id}/changes/{change}/strike', {
+                      params: { path: { id: lot.id, change: c.id } },
+                      body: { reason },
+                    }),
+                  )
+                }
+              />
             )}
-            {striking === c.id && <Strike lot={lot} change={c} onDone={() => setStriking('')} />}
           </li>
         ))}
       </ul>
     </Section>
-  )
-}
-
-function Strike({ lot, change, onDone }: { lot: LotView; change: Change; onDone: () => void }) {
-  const queries = useQueryClient()
-  const [reason, setReason] = useState('')
-  const strike = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/shelf/lots/{id}/changes/{change}/strike', {
-          params: { path: { id: lot.id, change: change.id } },
-          body: { reason },
-        }),
-      ),
-    onSuccess: async () => {
-      await queries.invalidateQueries()
-      onDone()
-    },
-  })
-  return (
-    <form
-      className="my-2 space-y-2"
-      onSubmit={(e) => {
-        e.preventDefault()
-        strike.mutate()
-      }}
-    >
-      <Input label="Why it was wrong" value={reason} onChange={(e) => setReason(e.target.value)} />
-      <ProblemNotice error={strike.error} />
-      <div className="flex gap-2">
-        <Button type="submit" disabled={strike.isPending || reason.trim() === ''}>
-          Strike it out
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
-      </div>
-    </form>
   )
 }

@@ -6,6 +6,7 @@ import { Button, ButtonLink, Choose, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
+import { StrikeOut } from '../ui/StrikeOut'
 import { tray } from '../ui/tray'
 import { PART } from '../ui/dictionary'
 import { date, figure, range, moment } from '../ui/words'
@@ -179,6 +180,20 @@ function LotPage({ lot }: { lot: LotView }) {
           {(lot.stage === 'STOCK' || finished) && lot.remaining > 0 && <StandsIn lot={lot} />}
           {(lot.stage === 'STOCK' || finished) && <EditLot lot={lot} />}
           {finished && <Give lot={lot} />}
+          {lot.stage === 'HARVEST' && lot.remaining > 0 && !lot.racked && (
+            <StrikeOut
+              what={`the harvest ${lot.code}`}
+              word="this harvest was noted by mistake"
+              onStrike={(reason) =>
+                ask(
+                  api.POST('/api/field/harvests/{id}/strike', {
+                    params: { path: { id: lot.id } },
+                    body: { reason },
+                  }),
+                )
+              }
+            />
+          )}
           {lot.stage !== 'STAND' && <Account lot={lot} />}
           {lot.stage !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
         </div>

@@ -76,14 +76,14 @@ function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
       </strong>
       <span className="flex gap-2">
         <Button
-          aria-label={`One fewer: ${vesselName(v)}`}
+          aria-label={`one broke: ${vesselName(v)}`}
           disabled={count.isPending || v.free === 0}
           onClick={() => count.mutate(v.count - 1)}
         >
           one broke
         </Button>
         <Button
-          aria-label={`One more: ${vesselName(v)}`}
+          aria-label={`one more: ${vesselName(v)}`}
           disabled={count.isPending}
           onClick={() => count.mutate(v.count + 1)}
         >

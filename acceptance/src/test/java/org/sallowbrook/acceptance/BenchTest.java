@@ -200,6 +200,7 @@ public class BenchTest extends InBrowser {
         field("What was really done").fill("4 g instead of 3");
         // By a key, with both hands full.
         button("Next step").click();
+        assertThat(main()).containsText("Step 2 of 4");
         page.locator("h1").click();
         page.keyboard().press("Space");
         assertThat(main()).containsText("Step 3 of 4");

@@ -205,6 +205,7 @@ public class PathTest extends InBrowser {
         heading("Meadowsweet tincture, second").waitFor();
         field("What came out").fill("150");
         button("Record the pressing").click();
+        assertThat(page.locator("main")).containsText("Into bottles");
         field("How many bottles").fill("2");
         button("Fill the bottles").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("second B"))))

@@ -37,7 +37,7 @@ public class ShelfTest extends InBrowser {
         button("Used up").click();
         assertThat(main()).containsText("nothing is left");
         button("strike it out").first().click();
-        field("Why it was wrong").fill("it was the other block");
+        page.getByLabel(Pattern.compile("^Why used up on .* is struck out")).fill("it was the other block");
         button("Strike it out").click();
         assertThat(main()).containsText("it was the other block");
         assertThat(main()).not().containsText("nothing is left");

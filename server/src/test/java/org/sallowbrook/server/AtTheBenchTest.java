@@ -155,7 +155,7 @@ public class AtTheBenchTest extends ServerTest {
         ilse.change(
                         "POST",
                         "/api/making/batches/" + first + "/press",
-                        Map.of("yieldAmount", 36, "on", today()),
+                        Map.of("yieldAmount", 36, "on", today(), "acknowledged", Chain.EARLY),
                         match(batch(first)))
                 .expect(200);
         assertThat(vessel(jar).path("free").asInt()).isEqualTo(1);
@@ -233,7 +233,7 @@ public class AtTheBenchTest extends ServerTest {
         ilse.change(
                         "POST",
                         "/api/making/batches/" + old + "/press",
-                        Map.of("yieldAmount", 25, "on", today()),
+                        Map.of("yieldAmount", 25, "on", today(), "acknowledged", Chain.EARLY),
                         match(after))
                 .expect(200);
         assertThat(batch(old).path("yieldAmount").asDouble()).isCloseTo(35, within(1e-9));

@@ -455,7 +455,7 @@ public class KindsTest extends ServerTest {
         ilse.change(
                         "POST",
                         path + "/press",
-                        Map.of("yieldAmount", 12, "on", today(), "water", "SEEN"),
+                        Map.of("yieldAmount", 12, "on", today(), "water", "SEEN", "acknowledged", Chain.EARLY),
                         chain.version(id))
                 .expect(200);
         Map<String, Object> bottles =

@@ -523,7 +523,8 @@ class DemoData implements ApplicationRunner {
                             Owned.newId(),
                             clock.instant(),
                             (double) Math.round(mass),
-                            org.sallowbrook.server.drying.WeighingSource.HAND));
+                            org.sallowbrook.server.drying.WeighingSource.HAND,
+                            null));
         }
         go(before, 11 + 91);
         DryingService.RunView view = drying.one(run);
@@ -545,7 +546,7 @@ class DemoData implements ApplicationRunner {
 
     private void press(UUID batch, LocalDate on, double amount, @org.jspecify.annotations.Nullable Water water) {
         BatchService.BatchView view = batches.one(batch);
-        batches.press(batch, new BatchService.PressRequest(amount, on, water), String.valueOf(view.version()));
+        batches.press(batch, new BatchService.PressRequest(amount, on, water, null), String.valueOf(view.version()));
     }
 
     private List<LotView> fill(UUID batch, LocalDate on, double capacityMl, int count) {
@@ -658,7 +659,8 @@ class DemoData implements ApplicationRunner {
                             Owned.newId(),
                             clock.instant(),
                             grams[i],
-                            org.sallowbrook.server.drying.WeighingSource.HAND));
+                            org.sallowbrook.server.drying.WeighingSource.HAND,
+                            null));
         }
         return run;
     }

@@ -137,7 +137,7 @@ public class CourseService implements DueSource {
             List<String> because,
             List<String> dangerSigns) {}
 
-    public record TakenView(LocalDate date, Integer slot, Double ml, String by) {}
+    public record TakenView(UUID id, LocalDate date, Integer slot, Double ml, String by) {}
 
     /** Up to today. @param missedDays planned days before today on which nothing was taken */
     public record AdherenceView(Double plannedMl, Double takenMl, Integer missedDays) {}
@@ -454,7 +454,7 @@ public class CourseService implements DueSource {
                 dosable && status(c).equals("RUNNING"),
                 days(plan),
                 taken.stream()
-                        .map(d -> new TakenView(d.onDay, d.slot, d.ml, d.tickedBy))
+                        .map(d -> new TakenView(d.id, d.onDay, d.slot, d.ml, d.tickedBy))
                         .toList(),
                 new AdherenceView(adherence.plannedMl(), adherence.takenMl(), adherence.missedDays()),
                 findings,

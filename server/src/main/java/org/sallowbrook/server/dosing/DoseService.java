@@ -18,6 +18,7 @@ import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.stereotype.Service;
@@ -39,8 +40,6 @@ public class DoseService {
             @Nullable Double ml,
             @Nullable Boolean swallowed,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
-
-    /** @param well whether nothing bad happened */
 
     /** Within this a second tick of the same day is taken for a second tap. */
     private static final Duration ECHO = Duration.ofSeconds(20);
@@ -148,6 +147,18 @@ public class DoseService {
         dose.tickedAt = clock.instant();
         doses.saveAndFlush(dose);
         ledger.pour(course.lotId, dose.id, dose.ml, dose.onDay);
+        return service.one(id);
+    }
+
+    /** It was not taken after all: what it took out of the bottle is there again, and no sum counts it. */
+    public CourseService.CourseView strike(UUID id, UUID dose, StrikeRequest request) {
+        String reason = request.checked();
+        DoseTaken found = doses.findById(dose)
+                .filter(d -> d.courseId.equals(id) && !d.struck())
+                .orElseThrow(() -> new Problem.NotFound("dose"));
+        found.strike(clock.instant(), reason);
+        doses.saveAndFlush(found);
+        ledger.strike(dose, reason);
         return service.one(id);
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -56,6 +57,17 @@ class DosingController {
     @PostMapping("/courses/{id}/doses")
     CourseService.CourseView take(@PathVariable UUID id, @RequestBody DoseService.DoseRequest request) {
         return doses.take(id, request);
+    }
+
+    @PostMapping("/courses/{id}/doses/{dose}/strike")
+    CourseService.CourseView strikeDose(
+            @PathVariable UUID id, @PathVariable UUID dose, @RequestBody StrikeRequest request) {
+        return doses.strike(id, dose, request);
+    }
+
+    @PostMapping("/trials/{id}/strike")
+    List<TrialService.TrialView> strikeTrial(@PathVariable UUID id, @RequestBody StrikeRequest request) {
+        return trials.strike(id, request);
     }
 
     @PostMapping("/courses/{id}/end")

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.dosing;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -8,6 +9,7 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,12 +26,14 @@ public class TrialService {
     private final PeopleService people;
     private final HerbariumService herbarium;
     private final Once once;
+    private final Clock clock;
 
-    TrialService(PlantTrials trials, PeopleService people, HerbariumService herbarium, Once once) {
+    TrialService(PlantTrials trials, PeopleService people, HerbariumService herbarium, Once once, Clock clock) {
         this.trials = trials;
         this.people = people;
         this.herbarium = herbarium;
         this.once = once;
+        this.clock = clock;
     }
 
     public TrialView trial(TrialRequest request) {
@@ -65,5 +69,15 @@ public class TrialService {
 
     private static TrialView view(PlantTrial t) {
         return new TrialView(t.id, t.personId, t.taxonId, t.onDay, t.reaction, t.well);
+    }
+
+    /** It was another plant or another person: what was built on it is judged without it. */
+    public List<TrialView> strike(UUID id, StrikeRequest request) {
+        String reason = request.checked();
+        PlantTrial trial =
+                trials.findById(id).filter(t -> !t.struck()).orElseThrow(() -> new Problem.NotFound("trial"));
+        trial.strike(clock.instant(), reason);
+        trials.saveAndFlush(trial);
+        return trials(trial.personId);
     }
 }

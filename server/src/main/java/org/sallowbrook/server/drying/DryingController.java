@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -65,6 +66,12 @@ class DryingController {
         return drying.condition(id, request, ifMatch);
     }
 
+    @PostMapping("/runs/{id}/weighings/{weighing}/strike")
+    DryingService.RunView strikeWeighing(
+            @PathVariable UUID id, @PathVariable UUID weighing, @RequestBody StrikeRequest request) {
+        return drying.strikeWeighing(id, weighing, request);
+    }
+
     @PostMapping("/runs/{id}/tests")
     DryingService.RunView test(@PathVariable UUID id, @RequestBody DryingService.TestRequest request) {
         return drying.test(id, request);
@@ -72,7 +79,7 @@ class DryingController {
 
     @PostMapping("/runs/{id}/tests/{test}/strike")
     DryingService.RunView strikeTest(
-            @PathVariable UUID id, @PathVariable UUID test, @RequestBody DryingService.StrikeRequest request) {
+            @PathVariable UUID id, @PathVariable UUID test, @RequestBody StrikeRequest request) {
         return drying.strikeTest(id, test, request);
     }
 

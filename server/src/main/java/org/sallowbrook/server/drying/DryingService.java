@@ -21,6 +21,7 @@ import org.sallowbrook.core.drying.RackSpeed;
 import org.sallowbrook.core.drying.Temperature;
 import org.sallowbrook.core.drying.Way;
 import org.sallowbrook.core.drying.Weighing;
+import org.sallowbrook.core.drying.WeighingCheck;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -33,11 +34,13 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
+import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -65,7 +68,13 @@ public class DryingService implements DueSource {
             @Nullable Boolean washed,
             @Nullable Boolean strippedBefore) {}
 
-    public record WeighingRequest(UUID id, Instant at, Double massG, WeighingSource source) {}
+    /** @param acknowledged why a weight that is hardly possible was right; null where nothing is asked */
+    public record WeighingRequest(
+            UUID id,
+            Instant at,
+            Double massG,
+            WeighingSource source,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     /** What is read at the rack; each value replaces the one before. */
     public record ConditionRequest(
@@ -75,8 +84,6 @@ public class DryingService implements DueSource {
     public record WaysView(Way usual, List<Way.Method> methods, Boolean strips) {}
 
     public record TestRequest(UUID id, Drying.PhysicalTest test, Instant at) {}
-
-    public record StrikeRequest(String reason) {}
 
     public record TestView(UUID id, Drying.PhysicalTest test, Instant at, Double rackHours, String by) {}
 
@@ -161,6 +168,7 @@ public class DryingService implements DueSource {
     private final PeopleService people;
     private final SchoolService schools;
     private final Once once;
+    private final Gatekeeper gatekeeper;
     private final HerbariumService herbarium;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -174,6 +182,7 @@ public class DryingService implements DueSource {
             PeopleService people,
             SchoolService schools,
             Once once,
+            Gatekeeper gatekeeper,
             HerbariumService herbarium,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -185,6 +194,7 @@ public class DryingService implements DueSource {
         this.people = people;
         this.schools = schools;
         this.once = once;
+        this.gatekeeper = gatekeeper;
         this.herbarium = herbarium;
         this.events = events;
         this.clock = clock;
@@ -375,6 +385,16 @@ public class DryingService implements DueSource {
                         "must be later, in rack time, than the weighing before")
                 .that(request.massG() <= run.freshG * 1.02, "massG", "must not be more than it weighed fresh")
                 .done();
+        gatekeeper.pass(
+                "weighing",
+                request.id(),
+                WeighingCheck.unlikely(
+                        run.freshG,
+                        Moisture.of(run.moistureLow, run.moistureHigh),
+                        before.isEmpty() ? run.freshG : before.get(before.size() - 1).massG,
+                        hours - lastHours,
+                        request.massG()),
+                request.acknowledged());
         WeighingEntity weighing = new WeighingEntity(request.id());
         weighing.runId = id;
         weighing.at = request.at();
@@ -412,6 +432,20 @@ public class DryingService implements DueSource {
         return view(runs.saveAndFlush(run));
     }
 
+    /** A weighing that was wrong: the curve, the moisture and what is learned are reckoned without it. */
+    public RunView strikeWeighing(UUID id, UUID weighing, StrikeRequest request) {
+        DryingRun run = find(id);
+        mustBeDrying(run);
+        String reason = request.checked();
+        WeighingEntity found = weighings
+                .findById(weighing)
+                .filter(w -> w.runId.equals(id) && !w.struck())
+                .orElseThrow(() -> new Problem.NotFound("weighing"));
+        found.strike(clock.instant(), reason);
+        weighings.saveAndFlush(found);
+        return view(run);
+    }
+
     /** A stem or leaf was tried; twice dry, half a day apart, is as good as a scale that stands still. */
     public RunView test(UUID id, TestRequest request) {
         DryingRun run = find(id);
@@ -441,16 +475,11 @@ public class DryingService implements DueSource {
     public RunView strikeTest(UUID id, UUID test, StrikeRequest request) {
         DryingRun run = find(id);
         mustBeDrying(run);
-        Checks.begin()
-                .that(
-                        !request.reason().isBlank() && request.reason().length() <= 300,
-                        "reason",
-                        "must have 1 to 300 letters")
-                .done();
+        String reason = request.checked();
         DryTest found = tests.findById(test)
                 .filter(t -> t.runId.equals(id) && !t.struck())
                 .orElseThrow(() -> new Problem.NotFound("test"));
-        found.strike(clock.instant(), request.reason());
+        found.strike(clock.instant(), reason);
         tests.saveAndFlush(found);
         return view(run);
     }

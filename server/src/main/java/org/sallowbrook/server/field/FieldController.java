@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -67,6 +68,17 @@ class FieldController {
     @PostMapping("/stands/{id}/harvests")
     FieldService.HarvestView harvest(@PathVariable UUID id, @RequestBody FieldService.HarvestRequest request) {
         return field.harvest(id, request);
+    }
+
+    @PostMapping("/harvests/{id}/strike")
+    void strikeHarvest(@PathVariable UUID id, @RequestBody StrikeRequest request) {
+        field.strikeHarvest(id, request);
+    }
+
+    @PostMapping("/stands/{id}/identifications/{look}/strike")
+    FieldService.StandView strikeLook(
+            @PathVariable UUID id, @PathVariable UUID look, @RequestBody StrikeRequest request) {
+        return field.strikeLook(id, look, request);
     }
 
     @GetMapping("/harvests")

@@ -33,6 +33,7 @@ import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -436,6 +437,34 @@ public class FieldService implements UsesTaxon {
                 harvest.onDay,
                 harvest.massG));
         return view(harvest, stand);
+    }
+
+    /** It was another plant, another stand or another day. Refused where something was made of it. */
+    public void strikeHarvest(UUID id, StrikeRequest request) {
+        String reason = request.checked();
+        Harvest harvest =
+                harvests.findById(id).filter(h -> !h.struck()).orElseThrow(() -> new Problem.NotFound("harvest"));
+        events.publishEvent(new HarvestStruck(id, reason));
+        harvest.strike(clock.instant(), reason);
+        harvests.saveAndFlush(harvest);
+    }
+
+    /** A look that was wrong leaves the verdict. What was picked on the strength of it is not saved by that. */
+    public StandView strikeLook(UUID standId, UUID look, StrikeRequest request) {
+        Stand stand = find(standId);
+        String reason = request.checked();
+        StandIdentification found = identifications
+                .findById(look)
+                .filter(i -> i.standId.equals(standId) && !i.struck())
+                .orElseThrow(() -> new Problem.NotFound("look"));
+        if (harvests.existsByStandIdAndOnDayGreaterThanEqual(standId, found.onDay)) {
+            throw new Problem.Conflict(
+                    "Something was picked here since; if the plant is in doubt, doubt the stand: that sets"
+                            + " aside all that was made from it.");
+        }
+        found.strike(clock.instant(), reason);
+        identifications.saveAndFlush(found);
+        return view(stand);
     }
 
     /** A page of what was picked, newest first. */

@@ -8,11 +8,11 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
 @Entity
 @Table(name = "harvest")
-class Harvest extends Owned {
+class Harvest extends Entry {
 
     UUID standId = new UUID(0, 0);
     String code = "";

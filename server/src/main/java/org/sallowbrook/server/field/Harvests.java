@@ -16,6 +16,8 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
 
     boolean existsByStandId(UUID standId);
 
+    boolean existsByStandIdAndOnDayGreaterThanEqual(UUID standId, LocalDate from);
+
     @Query("select coalesce(sum(h.shareTaken), 0) from Harvest h"
             + " where h.standId = :stand and h.part = :part and h.onDay >= :from and h.onDay <= :to")
     double sharePicked(UUID stand, Taxon.Part part, LocalDate from, LocalDate to);

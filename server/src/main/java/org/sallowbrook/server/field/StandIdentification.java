@@ -11,12 +11,12 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.identification.Identification;
-import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Entry;
 
-/** What was seen of a stand on a day and what the engine made of it. Never changed. */
+/** What was seen of a stand on a day and what the engine made of it. Never changed, at most struck out. */
 @Entity
 @Table(name = "stand_identification")
-class StandIdentification extends Owned {
+class StandIdentification extends Entry {
 
     UUID standId = new UUID(0, 0);
 

@@ -29,6 +29,10 @@ class Batch extends Versioned {
     @Nullable
     LocalDate pressOn;
 
+    /** When it was to be pressed, whatever came of it; null for what does not steep. */
+    @Nullable
+    LocalDate plannedPressOn;
+
     /** {@link StoredPlan} as it was reckoned, so that it can be explained later. */
     @JdbcTypeCode(SqlTypes.JSON)
     String plan = "";

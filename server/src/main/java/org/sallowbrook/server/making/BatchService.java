@@ -1,5 +1,6 @@
 package org.sallowbrook.server.making;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.PressingCheck;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.making.salve.ColdSpoon;
@@ -30,11 +32,13 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
+import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
@@ -63,7 +67,10 @@ public class BatchService implements DueSource {
 
     /** @param water of an oil, once it has settled overnight; null for all else */
     public record PressRequest(
-            Double yieldAmount, LocalDate on, @Nullable Water water) {}
+            Double yieldAmount,
+            LocalDate on,
+            @Nullable Water water,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     public record SettleRequest(Water water) {}
 
@@ -99,8 +106,9 @@ public class BatchService implements DueSource {
             Integer day,
             @Nullable LocalDate pressOn,
             Boolean shakeDue,
-            List<LocalDate> shakes,
+            List<ShakeView> shakes,
             @Nullable Double yieldAmount,
+            Boolean mayUnpress,
             Double remaining,
             Product.State state,
             @Nullable String stateReason,
@@ -113,6 +121,8 @@ public class BatchService implements DueSource {
             Boolean asksPan,
             List<ColdSpoon.Verdict> spoons,
             String coreVersion) {}
+
+    public record ShakeView(UUID id, LocalDate on, String by) {}
 
     /** The plan it was begun by. @param fills what it goes into when it is done */
     public record KeptPlanView(
@@ -137,6 +147,8 @@ public class BatchService implements DueSource {
     private final VesselService vessels;
     private final PeopleService people;
     private final PlanStore plans;
+    private final Gatekeeper gatekeeper;
+    private final Clock clock;
 
     BatchService(
             Batches batches,
@@ -147,7 +159,9 @@ public class BatchService implements DueSource {
             Ledger ledger,
             VesselService vessels,
             PeopleService people,
-            PlanStore plans) {
+            PlanStore plans,
+            Gatekeeper gatekeeper,
+            Clock clock) {
         this.batches = batches;
         this.shakes = shakes;
         this.spoons = spoons;
@@ -157,6 +171,8 @@ public class BatchService implements DueSource {
         this.vessels = vessels;
         this.people = people;
         this.plans = plans;
+        this.gatekeeper = gatekeeper;
+        this.clock = clock;
     }
 
     /** What steeps, or waits to be filled. */
@@ -303,18 +319,85 @@ public class BatchService implements DueSource {
         if (!(oil && lot.state() == Product.State.HOLD)) {
             usable(lot);
         }
+        List<Finding> unlikely = PressingCheck.unlikely(
+                plan.yield().interval(),
+                unit(plan),
+                pouredOff + request.yieldAmount(),
+                ChronoUnit.DAYS.between(batch.startedOn, request.on()),
+                batch.plannedPressOn == null ? 0 : ChronoUnit.DAYS.between(batch.startedOn, batch.plannedPressOn));
+        gatekeeper.pass("pressing", id, unlikely, request.acknowledged());
         batch.status = BatchStatus.PRESSED;
         batch.yieldAmount = pouredOff + request.yieldAmount();
         batch.pressOn = request.on();
         settled(batch, request.water());
         TinctureRecord record = pressed(batch);
-        batch.marcKeptMlPerG = record == null
+        // What is hardly possible teaches nothing, even where it was right.
+        batch.marcKeptMlPerG = record == null || !unlikely.isEmpty()
                 ? null
                 : record.follow().pressing().stream()
                         .map(Retention.Pressing::mlPerG)
                         .findFirst()
                         .orElse(null);
         ledger.pressed(id, request.yieldAmount(), request.on());
+        return view(batches.saveAndFlush(batch));
+    }
+
+    /** It was not shaken after all. */
+    public BatchView strikeShake(UUID id, UUID shake, StrikeRequest request) {
+        Batch batch = find(id);
+        String reason = request.checked();
+        Shake found = shakes.findById(shake)
+                .filter(s -> s.batchId.equals(id) && !s.struck())
+                .orElseThrow(() -> new Problem.NotFound("shaking"));
+        found.strike(clock.instant(), reason);
+        shakes.saveAndFlush(found);
+        return view(batch);
+    }
+
+    /** It was not pressed after all, or something else came out: it steeps again, and is pressed anew. */
+    public BatchView strikePressing(UUID id, StrikeRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch, () -> view(batch));
+        String reason = request.checked();
+        StoredPlan plan = plan(batch);
+        if (batch.status != BatchStatus.PRESSED || batch.plannedPressOn == null) {
+            throw new Problem.Conflict("Only what was pressed and is not filled yet steeps again.");
+        }
+        if (batch.filledOn != null) {
+            throw new Problem.Conflict("Strike out its bottles first.");
+        }
+        gatekeeper.record(
+                "pressing struck out",
+                id,
+                "STRUCK",
+                Words.figure(batch.yieldAmount == null ? 0 : batch.yieldAmount) + " " + unit(plan) + " / " + reason);
+        ledger.unpressed(id, plan.yield().low(), reason);
+        if (batch.water != null) {
+            batch.water = null;
+            ledger.hold(id, null);
+        }
+        batch.status = BatchStatus.STEEPING;
+        batch.yieldAmount = null;
+        batch.marcKeptMlPerG = null;
+        batch.pressOn = batch.plannedPressOn;
+        return view(batches.saveAndFlush(batch));
+    }
+
+    /** This bottle was never filled: what was in it is in the batch again. */
+    public BatchView strikeFilling(UUID id, UUID bottle, StrikeRequest request, @Nullable String ifMatch) {
+        Batch batch = find(id);
+        batch.checkVersion(ifMatch, () -> view(batch));
+        String reason = request.checked();
+        if (containers(id).stream().noneMatch(c -> c.id().equals(bottle))) {
+            throw new Problem.NotFound("bottle");
+        }
+        ledger.unfill(bottle, reason);
+        gatekeeper.record("filling struck out", bottle, "STRUCK", reason);
+        if (batch.status == BatchStatus.FINISHED) {
+            batch.status = BatchStatus.PRESSED;
+        }
+        batch.filledOn = containers(id).isEmpty() ? null : batch.filledOn;
+        batch.fills++;
         return view(batches.saveAndFlush(batch));
     }
 
@@ -540,8 +623,8 @@ public class BatchService implements DueSource {
         LotView lot = shelf.lot(b.id);
         StoredPlan plan = plan(b);
         LocalDate today = people.today();
-        List<LocalDate> shaken = shakes.findAllByBatchIdOrderByOnDay(b.id).stream()
-                .map(s -> s.onDay)
+        List<ShakeView> shaken = shakes.findAllByBatchIdOrderByOnDay(b.id).stream()
+                .map(s -> new ShakeView(s.id, s.onDay, s.shakenBy))
                 .toList();
         int day = (int) ChronoUnit.DAYS.between(b.startedOn, today);
         return new BatchView(
@@ -555,10 +638,15 @@ public class BatchService implements DueSource {
                 day,
                 b.pressOn,
                 b.status == BatchStatus.STEEPING
-                        && !nextShake(b, shaken.isEmpty() ? null : shaken.get(shaken.size() - 1))
+                        && !nextShake(
+                                        b,
+                                        shaken.isEmpty()
+                                                ? null
+                                                : shaken.get(shaken.size() - 1).on())
                                 .isAfter(today),
                 shaken,
                 b.yieldAmount,
+                b.status == BatchStatus.PRESSED && b.plannedPressOn != null && b.filledOn == null,
                 lot.remaining(),
                 lot.state(),
                 lot.stateReason(),

@@ -228,6 +228,7 @@ public class Making {
         batch.startedOn = on;
         Readiness ready = plan.ready();
         batch.pressOn = ready.steeps() ? on.plusDays(ready.steepDays()) : null;
+        batch.plannedPressOn = batch.pressOn;
         batch.status = switch (ready.kind()) {
             case STEEPS -> BatchStatus.STEEPING;
             case TO_FILL -> BatchStatus.PRESSED;

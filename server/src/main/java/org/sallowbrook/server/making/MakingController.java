@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -71,7 +72,7 @@ class MakingController {
     }
 
     @PostMapping("/measures/{id}/strike")
-    List<Measures.MeasureView> strikeMeasure(@PathVariable UUID id, @RequestBody Measures.StrikeRequest request) {
+    List<Measures.MeasureView> strikeMeasure(@PathVariable UUID id, @RequestBody StrikeRequest request) {
         return measures.strike(id, request);
     }
 
@@ -116,6 +117,29 @@ class MakingController {
         return batches.spoon(id, request);
     }
 
+    @PostMapping("/batches/{id}/shakes/{shake}/strike")
+    BatchService.BatchView strikeShake(
+            @PathVariable UUID id, @PathVariable UUID shake, @RequestBody StrikeRequest request) {
+        return batches.strikeShake(id, shake, request);
+    }
+
+    @PostMapping("/batches/{id}/press/strike")
+    BatchService.BatchView strikePressing(
+            @PathVariable UUID id,
+            @RequestBody StrikeRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return batches.strikePressing(id, request, ifMatch);
+    }
+
+    @PostMapping("/batches/{id}/containers/{bottle}/strike")
+    BatchService.BatchView strikeFilling(
+            @PathVariable UUID id,
+            @PathVariable UUID bottle,
+            @RequestBody StrikeRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return batches.strikeFilling(id, bottle, request, ifMatch);
+    }
+
     @GetMapping("/batches/{id}/pan")
     Pan.PanView pan(@PathVariable UUID id) {
         return pan.view(id);
@@ -127,7 +151,7 @@ class MakingController {
     }
 
     @PostMapping("/batches/{id}/pan/{weighing}/strike")
-    Pan.PanView strikePan(@PathVariable UUID id, @PathVariable UUID weighing, @RequestBody Pan.StrikeRequest request) {
+    Pan.PanView strikePan(@PathVariable UUID id, @PathVariable UUID weighing, @RequestBody StrikeRequest request) {
         return pan.strike(id, weighing, request);
     }
 

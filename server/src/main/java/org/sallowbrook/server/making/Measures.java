@@ -17,6 +17,7 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.data.domain.Limit;
@@ -37,8 +38,6 @@ class Measures {
      */
     record MeasureRequest(
             UUID id, HouseMeasure measure, @Nullable UUID lotId, Double count, Double grams) {}
-
-    record StrikeRequest(String reason) {}
 
     /** @param of the herb's name; null for water */
     record MeasureView(
@@ -114,11 +113,9 @@ class Measures {
 
     /** A weighing that was wrong leaves every reckoning. */
     List<MeasureView> strike(UUID id, StrikeRequest request) {
-        Checks.begin()
-                .that(!request.reason().isBlank() && request.reason().length() <= 300, "reason", "must say why")
-                .done();
+        String reason = request.checked();
         MeasuredOnce m = find(id);
-        m.strike(clock.instant(), request.reason());
+        m.strike(clock.instant(), reason);
         measures.saveAndFlush(m);
         return all();
     }
@@ -145,7 +142,7 @@ class Measures {
     }
 
     private MeasuredOnce find(UUID id) {
-        return measures.findById(id).orElseThrow(() -> new Problem.NotFound("measure"));
+        return measures.findById(id).filter(m -> !m.struck()).orElseThrow(() -> new Problem.NotFound("measure"));
     }
 
     private MeasureView view(MeasuredOnce m) {

@@ -10,6 +10,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,8 +22,6 @@ class Pan {
 
     /** @param massG what is in the pan, without the pan */
     record PanRequest(UUID id, Double massG) {}
-
-    record StrikeRequest(String reason) {}
 
     record WeighedView(UUID id, Double massG, Instant at, String by) {}
 
@@ -81,17 +80,12 @@ class Pan {
 
     PanView strike(UUID batch, UUID id, StrikeRequest request) {
         unfilled(batch);
-        Checks.begin()
-                .that(
-                        !request.reason().isBlank() && request.reason().length() <= 300,
-                        "reason",
-                        "must have 1 to 300 letters")
-                .done();
+        String reason = request.checked();
         PanWeighing weighing = weighings
                 .findById(id)
                 .filter(w -> w.batchId.equals(batch) && !w.struck())
                 .orElseThrow(() -> new Problem.NotFound("weighing"));
-        weighing.strike(clock.instant(), request.reason());
+        weighing.strike(clock.instant(), reason);
         weighings.saveAndFlush(weighing);
         return judged(batch);
     }

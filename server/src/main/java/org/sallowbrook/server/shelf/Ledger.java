@@ -154,6 +154,47 @@ public class Ledger {
         lots.saveAndFlush(lot);
     }
 
+    /** The pressing is struck out: it is as it was planned again, less what was poured off before. */
+    public void unpressed(UUID batch, double planned, String reason) {
+        Lot lot = reader.find(batch);
+        for (LotChange change : changes.findAllByLotIdAndWhat(batch, LotChange.What.PRESSED)) {
+            change.strike(clock.instant(), reason);
+            changes.save(change);
+            lot.remaining = Math.max(0, lot.remaining - change.delta);
+        }
+        lot.amount = planned;
+        lots.saveAndFlush(lot);
+    }
+
+    /** A bottle that was never filled. @throws Problem.Conflict when something of it was used */
+    public void unfill(UUID bottle, String reason) {
+        Lot lot = reader.find(bottle);
+        if (lot.remaining < lot.amount - 1e-9 || lot.holder != null) {
+            throw new Problem.Conflict("Something of " + lot.name + " (" + lot.code
+                    + ") was used, or somebody has it; strike that out first.");
+        }
+        strike(bottle, reason);
+        for (LotChange change : changes.findAllByLotIdAndWhat(bottle, LotChange.What.PUT)) {
+            change.strike(clock.instant(), reason);
+            changes.save(change);
+        }
+        lot.remaining = 0;
+        lot.vesselId = null;
+        lots.save(lot);
+        links.deleteByToLot(bottle);
+        lots.flush();
+    }
+
+    /** What never came into the house. */
+    void struck(Lot lot, String reason) {
+        for (LotChange change : changes.findAllByLotIdAndWhat(lot.id, LotChange.What.PUT)) {
+            change.strike(clock.instant(), reason);
+            changes.save(change);
+        }
+        lot.remaining = 0;
+        lots.saveAndFlush(lot);
+    }
+
     /** The rest of a batch is gone. */
     public void emptied(UUID batch) {
         Lot lot = reader.find(batch);

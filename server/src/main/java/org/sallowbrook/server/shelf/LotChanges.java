@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface LotChanges extends JpaRepository<LotChange, UUID> {
 
     List<LotChange> findAllBySubjectId(UUID subjectId);
+
+    List<LotChange> findAllByLotIdAndWhat(UUID lotId, LotChange.What what);
 }

@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LotLinks extends JpaRepository<LotLink, UUID> {
     List<LotLink> findAllByFromLotInOrToLotIn(Collection<UUID> from, Collection<UUID> to);
+
+    void deleteByToLot(UUID toLot);
 }

@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -127,7 +128,7 @@ class ShelfController {
     }
 
     @PostMapping("/lots/{id}/changes/{change}/strike")
-    LotView strike(@PathVariable UUID id, @PathVariable UUID change, @RequestBody StockTake.StrikeRequest request) {
+    LotView strike(@PathVariable UUID id, @PathVariable UUID change, @RequestBody StrikeRequest request) {
         return stockTake.strike(id, change, request);
     }
 

@@ -15,9 +15,11 @@ import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.field.HarvestRecorded;
+import org.sallowbrook.server.field.HarvestStruck;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -87,6 +89,16 @@ public class StockService {
         ledger.change(lot, LotChange.What.PUT, harvest.massG(), null, harvest.on());
         ledger.link(harvest.standId(), lot.id, Amount.of(harvest.massG(), Unit.G));
         lots.flush();
+    }
+
+    @EventListener
+    void on(HarvestStruck struck) {
+        Lot lot = reader.find(struck.harvestId());
+        if (lot.racked || lot.remaining < lot.amount - 1e-9) {
+            throw new Problem.Conflict(
+                    lot.name + " (" + lot.code + ") lies on the rack or was used; strike that out first.");
+        }
+        ledger.struck(lot, struck.reason());
     }
 
     /** What it will weigh dried, at the middle of what its part holds fresh. */

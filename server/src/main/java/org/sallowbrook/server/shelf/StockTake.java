@@ -14,6 +14,7 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,8 +35,6 @@ public class StockTake {
             @Nullable LocalDate openedOn,
             String supplierLot,
             @Nullable LocalDate desiccantOn) {}
-
-    public record StrikeRequest(String reason) {}
 
     /**
      * A line of a lot's account.
@@ -228,12 +227,7 @@ public class StockTake {
     /** It was not so after all: the line stays, drawn through, and what it took is there again. */
     public LotView strike(UUID id, UUID change, StrikeRequest request) {
         Lot lot = reader.find(id);
-        Checks.begin()
-                .that(
-                        !request.reason().isBlank() && request.reason().length() <= 300,
-                        "reason",
-                        "must have 1 to 300 letters")
-                .done();
+        String reason = request.checked();
         LotChange line = changes.findById(change)
                 .filter(c -> c.lotId.equals(id) && !c.struck())
                 .orElseThrow(() -> new Problem.NotFound("line"));
@@ -244,7 +238,7 @@ public class StockTake {
         if (then < -1e-9 || lot.stage == Stage.FILLED && then > lot.amount + 1e-9) {
             throw new Problem.Conflict("What came after it does not go with that; count what is there instead.");
         }
-        line.strike(clock.instant(), request.reason());
+        line.strike(clock.instant(), reason);
         changes.save(line);
         lot.remaining = Math.max(0, then);
         return reader.view(lots.saveAndFlush(lot));
