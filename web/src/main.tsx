@@ -7,7 +7,11 @@ import { startTheme } from './app/theme'
 import './styles.css'
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 2_000, refetchOnWindowFocus: true } },
+  defaultOptions: {
+    // Tried at once, line or no line: what waits unseen is lost with the page.
+    queries: { retry: 1, staleTime: 2_000, refetchOnWindowFocus: true, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 })
 
 startTheme()

@@ -63,6 +63,13 @@ export function serialize(body: unknown): string {
   return JSON.stringify(body)
 }
 
+/** The session has ended: whoever shows the page asks to sign in over it, so that nothing typed is lost. */
+export const SIGNED_OUT = 'sallowbrook:signed-out'
+
+/** The line to the server broke, or is there again. */
+export const LINE = 'sallowbrook:line'
+const tell = (there: boolean) => dispatchEvent(new CustomEvent(LINE, { detail: there }))
+
 export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize })
 api.use(xsrf)
 
@@ -75,15 +82,17 @@ export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
     outcome = await call
   } catch (e) {
     if (e instanceof ProblemError || (e instanceof DOMException && e.name === 'AbortError')) throw e
+    tell(false)
     throw new ProblemError({
       status: 0,
       detail: 'Sallowbrook does not answer. Nothing was saved; what you typed is still here. Try again.',
     })
   }
+  tell(true)
   if (outcome.response.ok) return outcome.data as T
   const body = outcome.error as Partial<Problem> | undefined
   if (outcome.response.status === 401 && !location.pathname.startsWith('/sign-in')) {
-    location.assign('/sign-in')
+    dispatchEvent(new Event(SIGNED_OUT))
   }
   throw new ProblemError({
     ...body,

@@ -1,36 +1,46 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
-import { Link, Navigate, Outlet, useNavigate } from 'react-router'
-import { api, ask } from '../api/client'
+import { lazy, Suspense, useEffect, useState } from 'react'
+import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
+import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
 import { ROLE } from '../ui/dictionary'
 import { Loaded } from '../ui/page'
 import { Brook, LANDINGS } from './Brook'
+import { LineNotice } from './LineNotice'
 import { TimerNotice } from './TimerNotice'
 import { DemoClock } from './DemoClock'
 import { switchTheme } from './theme'
 import { Tray } from './Tray'
 
+/** Seldom wanted, and heavy for a first view. */
+const SignInForm = lazy(async () => ({ default: (await import('../household/SignIn')).SignInForm }))
+
 const SINGLE_KEYS = 'sallowbrook.singleKeys'
 
 export function Layout() {
   const session = useSession()
+  const { pathname, search } = useLocation()
+  // Once somebody was signed in here, the page stays as it is when the session ends, with what was typed in it.
+  const [known, setKnown] = useState<Schemas['SessionView']>()
+  if (session.data?.signedIn && known !== session.data) setKnown(session.data)
   return (
     <Loaded query={session}>
-      {(s) =>
-        s.signedIn ? (
+      {(now) => {
+        const s = now.signedIn ? now : known
+        return s ? (
           <SignedIn
             name={s.name ?? ''}
             household={s.household ?? ''}
             role={s.role ? ROLE[s.role] : ''}
             demo={s.demo}
+            ended={!now.signedIn}
           />
         ) : (
-          <Navigate to="/sign-in" replace />
+          <Navigate to={`/sign-in?to=${encodeURIComponent(pathname + search)}`} replace />
         )
-      }
+      }}
     </Loaded>
   )
 }
@@ -40,11 +50,13 @@ function SignedIn({
   household,
   role,
   demo,
+  ended,
 }: {
   name: string
   household: string
   role: string
   demo: boolean
+  ended: boolean
 }) {
   const [help, setHelp] = useState(false)
   const [single, setSingle] = useState(localStorage.getItem(SINGLE_KEYS) !== 'off')
@@ -53,9 +65,12 @@ function SignedIn({
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && e.target.closest('input, textarea, [contenteditable]')
+      const typing =
+        e.target instanceof HTMLElement &&
+        e.target.closest('input:not([type=checkbox], [type=range]), textarea, [contenteditable]')
       const landing = LANDINGS[Number(e.key) - 1]
-      if (e.altKey && landing) {
+      // Not out of a field somebody types in: the form would be gone.
+      if (e.altKey && landing && !typing) {
         e.preventDefault()
         void navigate(landing.to)
       } else if (e.key === '?' && !typing && single) {
@@ -65,6 +80,9 @@ function SignedIn({
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)
   }, [navigate, single])
+
+  const { pathname } = useLocation()
+  useEffect(() => toTheHeading(), [pathname])
 
   const signOut = async () => {
     await ask(api.DELETE('/api/session'))
@@ -106,9 +124,11 @@ function SignedIn({
         </div>
         <Brook />
       </header>
+      <LineNotice />
       <TimerNotice />
       <Outlet />
       <Tray />
+      <SignInAgain ended={ended} demo={demo} />
       <Dialog open={help} onClose={setHelp} className="relative z-50">
         <div className="fixed inset-0 bg-black/50" aria-hidden />
         <div className="fixed inset-0 flex items-center justify-center p-4">
@@ -132,7 +152,7 @@ function SignedIn({
               <dt>
                 <kbd className="border-line border px-1">?</kbd>
               </dt>
-              <dd>this list</dd>
+              <dd>this list; neither works while you type in a field</dd>
             </dl>
             <div className="my-3">
               <Toggle
@@ -149,5 +169,59 @@ function SignedIn({
         </div>
       </Dialog>
     </>
+  )
+}
+
+/** After a move the heading has the focus, so that whoever hears the page is told where they are. */
+function toTheHeading() {
+  if (document.readyState !== 'complete' || performance.now() < FIRST_VIEW_MS) return
+  let tries = 0
+  const timer = setInterval(() => {
+    const heading = document.querySelector<HTMLElement>('main h1')
+    // Whoever has begun to type meanwhile is left there.
+    const busy = document.activeElement instanceof HTMLInputElement
+    if (heading && !busy) {
+      heading.tabIndex = -1
+      heading.focus({ preventScroll: true })
+    }
+    if (heading || ++tries > 40) clearInterval(timer)
+  }, 50)
+  return () => clearInterval(timer)
+}
+
+/** The browser itself puts the focus of a page that was just loaded. */
+const FIRST_VIEW_MS = 1500
+
+/** The session ended while the page was open: signed in again over it, nothing typed is lost. */
+function SignInAgain({ ended, demo }: { ended: boolean; demo: boolean }) {
+  const queries = useQueryClient()
+  const [told, setTold] = useState(false)
+  useEffect(() => {
+    const onOut = () => setTold(true)
+    addEventListener(SIGNED_OUT, onOut)
+    return () => removeEventListener(SIGNED_OUT, onOut)
+  }, [])
+  return (
+    <Dialog open={ended || told} onClose={() => undefined} className="relative z-50">
+      <div className="fixed inset-0 bg-black/50" aria-hidden />
+      <div className="fixed inset-0 flex items-center justify-center overflow-auto p-4">
+        <DialogPanel className="bg-sheet border-water w-full max-w-md border-2 p-5">
+          <DialogTitle className="mb-1 text-xl font-semibold">Your session has ended</DialogTitle>
+          <p className="text-soft mb-3">
+            Sign in again; the page stays as it is. What you were about to save was not saved yet: press its
+            button once more.
+          </p>
+          <Suspense fallback={null}>
+            <SignInForm
+              demo={demo}
+              onDone={() => {
+                setTold(false)
+                void queries.invalidateQueries()
+              }}
+            />
+          </Suspense>
+        </DialogPanel>
+      </div>
+    </Dialog>
   )
 }

@@ -6,6 +6,22 @@ import { Layout } from './Layout'
 function Lost() {
   const error = useRouteError()
   const nowhere = isRouteErrorResponse(error) && error.status === 404
+  // A view that was never opened before is fetched when it is first wanted.
+  const unfetched = error instanceof TypeError && /import|fetch|load/i.test(error.message)
+  if (unfetched) {
+    return (
+      <main id="main" className="mx-auto max-w-xl p-8">
+        <h1 className="text-2xl font-semibold">This view waits for the line</h1>
+        <p className="my-3">
+          It was not opened before and can not be fetched now. Your records are safe on the server; views you
+          have had open still work.
+        </p>
+        <button type="button" className="min-h-11 underline" onClick={() => location.reload()}>
+          Try again
+        </button>
+      </main>
+    )
+  }
   return (
     <main className="mx-auto max-w-xl p-8">
       <h1 className="text-2xl font-semibold">{nowhere ? 'Nothing lies here' : 'This page failed'}</h1>

@@ -50,7 +50,12 @@ export function Today() {
       {(data) => (
         <Page
           title={`Today, ${date(data.today)}`}
-          actions={<ButtonLink to="/field">Go out to the field</ButtonLink>}
+          actions={
+            <>
+              <ButtonLink to="/needs">By need</ButtonLink>
+              <ButtonLink to="/field">Go out to the field</ButtonLink>
+            </>
+          }
         >
           {data.tasks.length === 0 ? (
             <Doors />

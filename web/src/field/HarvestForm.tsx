@@ -176,10 +176,10 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
           <ul>
             {telling.map((c) => (
               <li key={c.character + c.stages.join()}>
-                <label className="flex min-h-9 items-center gap-2">
+                <label className="flex min-h-11 items-center gap-3">
                   <input
                     type="checkbox"
-                    className="size-5 shrink-0"
+                    className="size-7 shrink-0"
                     checked={tells.includes(c.character)}
                     onChange={() =>
                       setTells(

@@ -76,14 +76,20 @@ export function SignIn() {
   )
 }
 
-function SignInForm({ demo }: { demo: boolean }) {
+/** Only a path of our own: an address somebody sent must not lead elsewhere after signing in. */
+const wanted = () => {
+  const to = new URLSearchParams(location.search).get('to') ?? '/'
+  return /^\/(?![/\\])/.test(to) ? to : '/'
+}
+
+export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => void }) {
   const form = useForm({
     resolver: zodResolver(signInForm),
     defaultValues: { username: '', password: '' },
   })
   const signIn = useMutation({
     mutationFn: (body: z.infer<typeof signInForm>) => ask(api.POST('/api/session', { body })),
-    onSuccess: () => location.assign('/'),
+    onSuccess: () => (onDone ? onDone() : location.assign(wanted())),
   })
   const { errors } = form.formState
   return (

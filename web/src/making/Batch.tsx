@@ -64,7 +64,16 @@ function BatchPage({ batch }: { batch: BatchView }) {
           {batch.status === 'STEEPING' && <Shake batch={batch} />}
         </div>
         <div className="space-y-4">
-          <Section title={`Day ${batch.day}`} aside={<State state={batch.state} />}>
+          <Section
+            title={`Day ${batch.day}`}
+            aside={
+              batch.state === 'USABLE' && batch.status === 'STEEPING' ? (
+                <span className="border-water text-water border-2 px-2 font-semibold">steeping</span>
+              ) : (
+                <State state={batch.state} />
+              )
+            }
+          >
             <dl className="grid grid-cols-2 gap-3">
               <Figure label="Started" value={date(batch.startedOn)} />
               {batch.pressOn && (

@@ -1,5 +1,9 @@
 import { number } from './read'
 import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
   Description,
   Field as HField,
   Label,
@@ -151,7 +155,7 @@ export function NumberInput({
       label={label}
       {...(unit ? { unit } : {})}
       {...(says ? { hint: says } : {})}
-      inputMode={quantity ? 'text' : 'decimal'}
+      inputMode="decimal"
       value={value}
       error={read.error ?? error}
       onBlur={() => void readTyped()}
@@ -177,6 +181,72 @@ export interface Choice<T extends string> {
   hint?: string
 }
 
+/** More than this are looked for by typing. */
+const MANY = 15
+
+/** A long list: any word of it, in any order and case, narrows it. */
+function Find<T extends string>({
+  label,
+  value,
+  choices,
+  onChange,
+  error,
+}: {
+  label: string
+  value: T | ''
+  choices: Choice<T>[]
+  onChange: (value: T) => void
+  error?: string | undefined
+}) {
+  const [words, setWords] = useState('')
+  const wanted = words.toLocaleLowerCase().split(/\s+/)
+  const found = choices.filter((c) => {
+    const all = `${c.label} ${c.hint ?? ''}`.toLocaleLowerCase()
+    return wanted.every((w) => all.includes(w))
+  })
+  return (
+    <HField className="block">
+      <Label className="text-soft block text-sm font-medium">{label}</Label>
+      <Combobox<string>
+        immediate
+        value={value}
+        onChange={(v) => v && onChange(v as T)}
+        onClose={() => setWords('')}
+      >
+        <ComboboxInput
+          className={box}
+          autoComplete="off"
+          placeholder="choose, or type to find"
+          displayValue={(v: string | null) => choices.find((c) => c.value === v)?.label ?? ''}
+          onFocus={(e) => e.currentTarget.select()}
+          onChange={(e) => setWords(e.target.value)}
+        />
+        <ComboboxOptions
+          anchor="bottom start"
+          className="bg-sheet border-water z-30 max-h-72 w-(--input-width) overflow-auto border-2 [--anchor-gap:2px]"
+        >
+          {found.map((c) => (
+            <ComboboxOption
+              key={c.value}
+              value={c.value}
+              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
+            >
+              {c.label}
+              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
+            </ComboboxOption>
+          ))}
+          {found.length === 0 && <p className="text-soft px-2 py-2">Nothing is called that.</p>}
+        </ComboboxOptions>
+      </Combobox>
+      {error && (
+        <p role="alert" className="text-madder text-sm font-medium">
+          {error}
+        </p>
+      )}
+    </HField>
+  )
+}
+
 export function Choose<T extends string>({
   label,
   value,
@@ -191,6 +261,9 @@ export function Choose<T extends string>({
   error?: string | undefined
 }) {
   const chosen = choices.find((c) => c.value === value)
+  if (choices.length > MANY) {
+    return <Find label={label} value={value} choices={choices} onChange={onChange} error={error} />
+  }
   return (
     <HField className="block">
       <Label className="text-soft block text-sm font-medium">{label}</Label>
@@ -252,7 +325,7 @@ export function Toggle({
   )
 }
 
-/** A slider with its figure beside it and a field to type into. */
+/** A slider for the eye, and beside it the exact figure to type. */
 export function Slider({
   label,
   unit,
@@ -271,14 +344,37 @@ export function Slider({
   onChange: (value: number) => void
 }) {
   const id = useId()
+  const [typed, setTyped] = useState<string | null>(null)
+  const take = () => {
+    const n = number(typed ?? '')
+    // Beyond the slider's end as well: it is only as long as is usual.
+    if (typed !== null && Number.isFinite(n) && n >= Math.min(0, min)) onChange(n)
+    setTyped(null)
+  }
   return (
     <div>
-      <div className="flex items-baseline justify-between">
+      <div className="flex items-baseline justify-between gap-2">
         <label htmlFor={id} className="text-soft text-sm font-medium">
           {label}
         </label>
-        <span className="text-lg font-semibold">
-          {value} <span className="text-soft text-sm font-normal">{unit}</span>
+        <span className="flex items-baseline gap-1 whitespace-nowrap">
+          <input
+            type="text"
+            inputMode="decimal"
+            aria-label={`${label}, exactly`}
+            className="hover:border-line focus:border-water w-16 border-b-2 border-transparent bg-transparent text-right text-lg font-semibold"
+            value={typed ?? String(Number(value.toPrecision(6)))}
+            onFocus={(e) => e.currentTarget.select()}
+            onChange={(e) => setTyped(e.target.value)}
+            onBlur={take}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') {
+                e.preventDefault()
+                take()
+              }
+            }}
+          />
+          <span className="text-soft text-sm font-normal">{unit}</span>
         </span>
       </div>
       <input
@@ -286,7 +382,7 @@ export function Slider({
         type="range"
         className="h-8 w-full"
         min={min}
-        max={max}
+        max={Math.max(max, value)}
         step={step}
         value={value}
         aria-valuetext={`${value} ${unit}`}
