@@ -91,7 +91,11 @@ export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
   tell(true)
   if (outcome.response.ok) return outcome.data as T
   const body = outcome.error as Partial<Problem> | undefined
-  if (outcome.response.status === 401 && !location.pathname.startsWith('/sign-in')) {
+  // With its cookies gone a request is taken for a forged one.
+  const out =
+    outcome.response.status === 401 ||
+    (outcome.response.status === 403 && !document.cookie.includes('XSRF-TOKEN='))
+  if (out && !location.pathname.startsWith('/sign-in')) {
     dispatchEvent(new Event(SIGNED_OUT))
   }
   throw new ProblemError({

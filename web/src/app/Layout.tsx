@@ -1,6 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
@@ -82,7 +82,13 @@ function SignedIn({
   }, [navigate, single])
 
   const { pathname } = useLocation()
-  useEffect(() => toTheHeading(), [pathname])
+  // The browser itself places the focus of a page that was just loaded; later moves are ours.
+  const shown = useRef(pathname)
+  useEffect(() => {
+    if (shown.current === pathname) return undefined
+    shown.current = pathname
+    return toTheHeading()
+  }, [pathname])
 
   const signOut = async () => {
     await ask(api.DELETE('/api/session'))
@@ -174,7 +180,6 @@ function SignedIn({
 
 /** After a move the heading has the focus, so that whoever hears the page is told where they are. */
 function toTheHeading() {
-  if (document.readyState !== 'complete' || performance.now() < FIRST_VIEW_MS) return
   let tries = 0
   const timer = setInterval(() => {
     const heading = document.querySelector<HTMLElement>('main h1')
@@ -188,9 +193,6 @@ function toTheHeading() {
   }, 50)
   return () => clearInterval(timer)
 }
-
-/** The browser itself puts the focus of a page that was just loaded. */
-const FIRST_VIEW_MS = 1500
 
 /** The session ended while the page was open: signed in again over it, nothing typed is lost. */
 function SignInAgain({ ended, demo }: { ended: boolean; demo: boolean }) {

@@ -9,7 +9,8 @@ import { useTaxon } from '../herbarium/queries'
 import { useKeepsTo, usePeople } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Choose, Input, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
@@ -38,6 +39,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const today = isoToday()
   const [search] = useSearchParams()
   const products = lots.filter((l) => l.stage === 'FILLED' && l.remaining > 0)
+  const underWay = lots.filter((l) => l.stage === 'BATCH' && l.remaining > 0)
   const [id] = useState(() => v7())
   const [person, setPerson] = useState(search.get('person') ?? people[0]?.id ?? '')
   const [lot, setLot] = useState(search.get('lot') ?? products[0]?.id ?? '')
@@ -134,6 +136,12 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 hint: `${figure(l.remaining)} ${l.unit} left, ${LOT_STATE[l.state]}`,
               }))}
             />
+            {underWay.length > 0 && (
+              <p className="text-soft text-sm">
+                Not usable yet: {underWay.map((l) => `${l.name} ${l.code}`).join(', ')}; press or fill it
+                first.
+              </p>
+            )}
             <Choose
               label="For"
               value={chosenUse}

@@ -2,15 +2,24 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
+import { useSession } from '../household/queries'
 import { Button } from '../ui/controls'
 import { figure } from '../ui/words'
 
-/** Reads the (simulated) kitchen scale: swings while it settles, then gives the stable weight once. */
-export function ScaleReader({
+/** The simulated kitchen scale, where there is one: swings while it settles, then gives the stable weight once. */
+export function ScaleReader(props: {
+  /** What lies on the simulated scale. */
+  load: Omit<Schemas['PlacementRequest'], 'id'>
+  onStable: (grams: number) => void
+}) {
+  const session = useSession()
+  return session.data?.standIns ? <Reader {...props} /> : null
+}
+
+function Reader({
   load,
   onStable,
 }: {
-  /** What lies on the simulated scale. */
   load: Omit<Schemas['PlacementRequest'], 'id'>
   onStable: (grams: number) => void
 }) {

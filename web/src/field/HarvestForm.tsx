@@ -1,17 +1,18 @@
 import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Choose, Input, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { PART, STAGE } from '../ui/dictionary'
+import { forget, useKept } from '../ui/kept'
 import { figure } from '../ui/words'
 import { useStand } from './queries'
 import { useTags } from './Tags'
@@ -34,17 +35,18 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const queries = useQueryClient()
   const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
-  const [id] = useState(() => v7())
-  const [part, setPart] = useState<Request['part']>(parts[0] ?? 'HERB')
-  const [stage, setStage] = useState<Request['stage']>(taxon.parts[0]?.stages[0] ?? 'FLOWERING')
-  const [tag, setTag] = useState('')
+  const form = `harvest ${stand.id}`
+  const [id] = useKept(form, 'id', v7())
+  const [part, setPart] = useKept<Request['part']>(form, 'part', parts[0] ?? 'HERB')
+  const [stage, setStage] = useKept<Request['stage']>(form, 'stage', taxon.parts[0]?.stages[0] ?? 'FLOWERING')
+  const [tag, setTag] = useKept(form, 'tag', '')
   const tags = useTags(stand.id)
-  const [on, setOn] = useState(today)
-  const [mass, setMass] = useState('')
-  const [share, setShare] = useState(5)
-  const [weather, setWeather] = useState('')
-  const [tells, setTells] = useState<string[]>([])
-  const [singly, setSingly] = useState(false)
+  const [on, setOn] = useKept(form, 'on', today)
+  const [mass, setMass] = useKept(form, 'mass', '')
+  const [share, setShare] = useKept(form, 'share', 5)
+  const [weather, setWeather] = useKept(form, 'weather', '')
+  const [tells, setTells] = useKept<string[]>(form, 'tells', [])
+  const [singly, setSingly] = useKept(form, 'singly', false)
   const reasons = useAcknowledged()
 
   const body: Request = {
@@ -77,6 +79,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     mutationFn: () =>
       ask(api.POST('/api/field/stands/{id}/harvests', { params: { path: { id: stand.id } }, body })),
     onSuccess: async () => {
+      forget(form)
       await queries.invalidateQueries()
       await navigate('/drying')
     },

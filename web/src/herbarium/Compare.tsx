@@ -1,6 +1,7 @@
 import { useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../api/client'
-import { Button, Choose } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Button } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Loaded, Page, SafetyLine } from '../ui/page'
 import { useTray } from '../ui/tray'

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, errorAt, type Schemas } from '../api/client'
-import { Button, ButtonLink, Choose, Input } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Button, ButtonLink, Input, Toggle } from '../ui/controls'
 import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, moment } from '../ui/words'
@@ -58,8 +59,10 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
   const [name, setName] = useState(settings.name)
   const [zone, setZone] = useState(settings.zone)
   const [where, setWhere] = useState(settings.region)
+  const [standIns, setStandIns] = useState(settings.standIns)
   const save = useMutation({
-    mutationFn: () => ask(api.PUT('/api/household/settings', { body: { name, zone, region: where } })),
+    mutationFn: () =>
+      ask(api.PUT('/api/household/settings', { body: { name, zone, region: where, standIns } })),
     onSuccess: () => queries.invalidateQueries(),
   })
   return (
@@ -92,6 +95,7 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
         onChange={(e) => setZone(e.target.value)}
         error={errorAt(save.error, 'zone')}
       />
+      <Toggle label="Offer the simulated scale, to try it out" checked={standIns} onChange={setStandIns} />
       <ProblemNotice error={save.error} />
       <Button type="submit" disabled={save.isPending}>
         Save

@@ -1,10 +1,12 @@
+import { isoToday } from '../ui/clock'
 import { number } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
-import { Button, Choose, Input, NumberInput, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { MedicineNames } from './MedicineNames'
 import { CONDITION, MEDICINE, type Condition, type Medicine } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
@@ -77,6 +79,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
   const [id] = useState(person?.id ?? v7())
   const [name, setName] = useState(person?.name ?? '')
   const [bornOn, setBornOn] = useState(person?.bornOn ?? '')
+  const [age, setAge] = useState('')
   const [weight, setWeight] = useState(person?.weightKg?.toString() ?? '')
   const [height, setHeight] = useState(person?.heightCm?.toString() ?? '')
   const [trimester, setTrimester] = useState<(typeof TRIMESTERS)[number]['value']>(
@@ -144,6 +147,17 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
               value={bornOn}
               onChange={(e) => setBornOn(e.target.value)}
               error={at('bornOn')}
+            />
+            <NumberInput
+              label="or an age"
+              unit="years"
+              value={age}
+              onChange={(typed) => {
+                setAge(typed)
+                const years = number(typed.replace(/\s*(years?|y)\s*$/i, ''))
+                if (years >= 0 && years <= 120) setBornOn(bornBefore(years))
+              }}
+              hint="if the day is not known; then it is taken as today"
             />
             <NumberInput
               label="Weight"
@@ -270,4 +284,12 @@ function Ticks<T extends string>({
       ))}
     </ul>
   )
+}
+
+/** A day of birth that gives so many years today. */
+function bornBefore(years: number) {
+  const [y, m, d] = isoToday().split('-')
+  const whole = Math.floor(years)
+  // A 29th of February is the 28th elsewhere.
+  return `${String(Number(y) - whole).padStart(4, '0')}-${m}-${m === '02' && d === '29' ? '28' : d}`
 }

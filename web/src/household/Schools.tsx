@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
-import { Choose } from '../ui/controls'
+import { Choose } from '../ui/Choose'
 import { kitchen, setKitchen, type Kitchen } from '../ui/kitchen'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useSchools, useSession } from './queries'

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
-import { Choose, Slider, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider, Toggle } from '../ui/controls'
 import { stockOf, type LotView } from './lots'
 import { Stock, type StockIn } from './Stock'
 

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { Choose, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { NumberInput, Slider, Toggle } from '../ui/controls'
 import { number } from '../ui/read'
 import { useVessels } from '../shelf/vessels'
 import { BenchOf } from './BenchOf'

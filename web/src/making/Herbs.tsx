@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
-import { Choose, Slider } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider } from '../ui/controls'
 import { MEASURE, PART } from '../ui/dictionary'
 import { herbLots, lotChoice, usable, type LotView } from './lots'
 

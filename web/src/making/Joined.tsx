@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { Choose, Slider } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { stockOf } from './lots'
 import { setPath } from './setPath'

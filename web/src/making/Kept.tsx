@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import { Choose, Slider } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import { setPath } from './setPath'

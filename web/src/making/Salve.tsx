@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { Choose, Slider } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider } from '../ui/controls'
 import { FIRMNESS as FIRMNESS_WORDS } from '../ui/dictionary'
 import { BenchOf } from './BenchOf'
 import { EssentialOils, UNSCENTED } from './EssentialOils'

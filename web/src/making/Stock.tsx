@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
-import { Choose, Slider } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider } from '../ui/controls'
 import { lotChoice, stockOf, usable, type LotForm, type LotView } from './lots'
 
 export type StockIn = Schemas['StockIn']

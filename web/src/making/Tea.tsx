@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { Choose, Slider, Toggle } from '../ui/controls'
+import { Choose } from '../ui/Choose'
+import { Slider, Toggle } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { useTaxon } from '../herbarium/queries'
 import { figure } from '../ui/words'

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { Choose } from '../ui/controls'
+import { Choose } from '../ui/Choose'
 import { Herbs } from './Herbs'
 import type { LotView } from './lots'
 

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import type { Choice } from '../ui/controls'
+import type { Choice } from '../ui/Choose'
 import { date, figure } from '../ui/words'
 
 export type LotView = Schemas['LotView']

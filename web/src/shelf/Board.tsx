@@ -53,9 +53,8 @@ export function Board({ lots, label }: { lots: LotView[]; label: string }) {
               </svg>
               <span className="border-ink bg-line block h-1.5 border-y" aria-hidden />
               <span className="block px-1 pt-1 pb-3 text-sm leading-tight">
-                <span className="line-clamp-2 font-medium break-words">
-                  {l.name} <span className="sr-only">{l.code}</span>
-                </span>
+                <span className="line-clamp-2 font-medium break-words">{l.name}</span>
+                <span className="sr-only">{l.code}</span>
                 <span className="block">
                   {figure(l.remaining)} {l.unit}
                   {l.strengthPercent ? `, ${figure(l.strengthPercent)} %` : ''}

@@ -26,9 +26,13 @@ export function StrikeOut({
   })
   if (!open) {
     return (
-      <button type="button" className="text-soft min-h-8 text-sm underline" onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="text-soft min-h-8 text-sm underline"
+        aria-label={`${word}: ${what}`}
+        onClick={() => setOpen(true)}
+      >
         {word}
-        <span className="sr-only">: {what}</span>
       </button>
     )
   }

@@ -1,19 +1,5 @@
 import { number } from './read'
-import {
-  Combobox,
-  ComboboxInput,
-  ComboboxOption,
-  ComboboxOptions,
-  Description,
-  Field as HField,
-  Label,
-  Listbox,
-  ListboxButton,
-  ListboxOption,
-  ListboxOptions,
-  Input as HInput,
-  Switch,
-} from '@headlessui/react'
+import { Description, Field as HField, Input as HInput, Label, Switch } from '@headlessui/react'
 import { forwardRef, useEffect, useId, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { Link } from 'react-router'
@@ -51,7 +37,7 @@ export function ButtonLink({
   )
 }
 
-const box =
+export const box =
   'bg-sheet border-line w-full border-2 px-2 min-h-11 text-ink focus:border-water data-[invalid]:border-madder'
 
 type InputProps = React.InputHTMLAttributes<HTMLInputElement> & {
@@ -164,141 +150,6 @@ export function NumberInput({
         onChange(e.target.value)
       }}
     />
-  )
-}
-
-/** Enter opens the list, as the space bar does; a form is sent from its button, never from a chooser. */
-function openOnEnter(e: React.KeyboardEvent<HTMLButtonElement>) {
-  if (e.key !== 'Enter' || e.currentTarget.getAttribute('aria-expanded') === 'true') return
-  e.preventDefault()
-  e.stopPropagation()
-  e.currentTarget.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }))
-}
-
-export interface Choice<T extends string> {
-  value: T
-  label: string
-  hint?: string
-}
-
-/** More than this are looked for by typing. */
-const MANY = 15
-
-/** A long list: any word of it, in any order and case, narrows it. */
-function Find<T extends string>({
-  label,
-  value,
-  choices,
-  onChange,
-  error,
-}: {
-  label: string
-  value: T | ''
-  choices: Choice<T>[]
-  onChange: (value: T) => void
-  error?: string | undefined
-}) {
-  const [words, setWords] = useState('')
-  const wanted = words.toLocaleLowerCase().split(/\s+/)
-  const found = choices.filter((c) => {
-    const all = `${c.label} ${c.hint ?? ''}`.toLocaleLowerCase()
-    return wanted.every((w) => all.includes(w))
-  })
-  return (
-    <HField className="block">
-      <Label className="text-soft block text-sm font-medium">{label}</Label>
-      <Combobox<string>
-        immediate
-        value={value}
-        onChange={(v) => v && onChange(v as T)}
-        onClose={() => setWords('')}
-      >
-        <ComboboxInput
-          className={box}
-          autoComplete="off"
-          placeholder="choose, or type to find"
-          displayValue={(v: string | null) => choices.find((c) => c.value === v)?.label ?? ''}
-          onFocus={(e) => e.currentTarget.select()}
-          onChange={(e) => setWords(e.target.value)}
-        />
-        <ComboboxOptions
-          anchor="bottom start"
-          className="bg-sheet border-water z-30 max-h-72 w-(--input-width) overflow-auto border-2 [--anchor-gap:2px]"
-        >
-          {found.map((c) => (
-            <ComboboxOption
-              key={c.value}
-              value={c.value}
-              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
-            >
-              {c.label}
-              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
-            </ComboboxOption>
-          ))}
-          {found.length === 0 && <p className="text-soft px-2 py-2">Nothing is called that.</p>}
-        </ComboboxOptions>
-      </Combobox>
-      {error && (
-        <p role="alert" className="text-madder text-sm font-medium">
-          {error}
-        </p>
-      )}
-    </HField>
-  )
-}
-
-export function Choose<T extends string>({
-  label,
-  value,
-  choices,
-  onChange,
-  error,
-}: {
-  label: string
-  value: T | ''
-  choices: Choice<T>[]
-  onChange: (value: T) => void
-  error?: string | undefined
-}) {
-  const chosen = choices.find((c) => c.value === value)
-  if (choices.length > MANY) {
-    return <Find label={label} value={value} choices={choices} onChange={onChange} error={error} />
-  }
-  return (
-    <HField className="block">
-      <Label className="text-soft block text-sm font-medium">{label}</Label>
-      <Listbox value={value} onChange={(v) => onChange(v as T)}>
-        <ListboxButton
-          className={`${box} flex items-center justify-between text-left`}
-          onKeyDownCapture={openOnEnter}
-        >
-          <span className="truncate">{chosen?.label ?? 'choose'}</span>
-          <svg viewBox="0 0 12 8" className="w-3" aria-hidden>
-            <path d="M1 1l5 5 5-5" fill="none" stroke="currentColor" strokeWidth="2" />
-          </svg>
-        </ListboxButton>
-        <ListboxOptions
-          anchor="bottom start"
-          className="bg-sheet border-water z-30 max-h-72 w-(--button-width) overflow-auto border-2 [--anchor-gap:2px]"
-        >
-          {choices.map((c) => (
-            <ListboxOption
-              key={c.value}
-              value={c.value}
-              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
-            >
-              {c.label}
-              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
-            </ListboxOption>
-          ))}
-        </ListboxOptions>
-      </Listbox>
-      {error && (
-        <p role="alert" className="text-madder text-sm font-medium">
-          {error}
-        </p>
-      )}
-    </HField>
   )
 }
 

@@ -1,6 +1,8 @@
 import type { UseQueryResult } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { ProblemError } from '../api/client'
+import { fieldWords } from './fields'
+import { capital } from './words'
 import { Findings } from './Findings'
 
 export function Page({
@@ -132,7 +134,7 @@ export function ProblemNotice({ error }: { error: unknown }) {
         <ul className="list-disc pl-5 text-sm">
           {problem.errors.map((e) => (
             <li key={e.field + e.message}>
-              <code>{e.field}</code> {e.message}
+              {e.field ? <strong>{capital(fieldWords(e.field))}</strong> : null} {e.message}
             </li>
           ))}
         </ul>

@@ -5,3 +5,6 @@ alter table stand_identification add column struck_at timestamptz, add column st
 -- When a batch was to be pressed, so that a pressing that was struck out leaves it as it was.
 alter table batch add column planned_press_on date;
 update batch set planned_press_on = press_on where status = 'STEEPING';
+
+-- Simulated devices exist in the demo, and where a household wants them.
+alter table household add column stand_ins boolean not null default false;

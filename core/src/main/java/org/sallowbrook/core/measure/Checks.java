@@ -1,5 +1,7 @@
 package org.sallowbrook.core.measure;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import org.sallowbrook.core.measure.InvalidInput.Violation;
@@ -59,9 +61,14 @@ public final class Checks {
         }
     }
 
+    private static final MathContext READ = new MathContext(4);
+
     private static String plain(double value) {
+        // Four figures are read; fourteen are not.
         return value == Math.rint(value) && Math.abs(value) < 1e12
                 ? Long.toString((long) value)
-                : Double.toString(value);
+                : Double.isFinite(value)
+                        ? new BigDecimal(value).round(READ).stripTrailingZeros().toPlainString()
+                        : Double.toString(value);
     }
 }

@@ -16,6 +16,9 @@ class Household {
     String name = "";
     String zone = "";
 
+    /** Whether simulated devices, such as the scale, are offered outside the demo. */
+    boolean standIns;
+
     /** Which cards are candidates where this household gathers. */
     String region = "merrow";
 

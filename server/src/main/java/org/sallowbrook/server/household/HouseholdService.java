@@ -26,9 +26,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HouseholdService {
 
-    record SettingsView(String name, String zone, String region, List<String> regions) {}
+    record SettingsView(String name, String zone, String region, Boolean standIns, List<String> regions) {}
 
-    record SettingsRequest(String name, String zone, String region) {}
+    /** @param standIns whether simulated devices are offered; null leaves it as it is */
+    record SettingsRequest(
+            String name,
+            String zone,
+            String region,
+            @Nullable Boolean standIns) {}
 
     record MemberView(UUID id, String username, String name, Member.Role role, Boolean disabled, Boolean self) {}
 
@@ -91,7 +96,7 @@ public class HouseholdService {
     @Transactional(readOnly = true)
     public SettingsView settings() {
         Household h = household();
-        return new SettingsView(h.name, h.zone, h.region, regions.known());
+        return new SettingsView(h.name, h.zone, h.region, h.standIns, regions.known());
     }
 
     public SettingsView change(SettingsRequest request) {
@@ -107,6 +112,9 @@ public class HouseholdService {
         h.name = request.name().strip();
         h.zone = request.zone();
         h.region = request.region();
+        if (request.standIns() != null) {
+            h.standIns = request.standIns();
+        }
         households.saveAndFlush(h);
         return settings();
     }

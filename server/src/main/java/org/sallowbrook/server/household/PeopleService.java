@@ -92,6 +92,15 @@ public class PeopleService {
                 .region;
     }
 
+    /** Whether simulated devices are offered. */
+    @Transactional(readOnly = true)
+    public boolean standIns() {
+        return households
+                .findById(Member.current().householdId())
+                .orElseThrow(() -> new Problem.NotFound("household"))
+                .standIns;
+    }
+
     /** Today where the household lives. */
     @Transactional(readOnly = true)
     public LocalDate today() {

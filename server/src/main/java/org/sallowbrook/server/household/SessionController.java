@@ -43,6 +43,7 @@ class SessionController {
             @Nullable String household,
             @Nullable String region,
             @Nullable String zone,
+            Boolean standIns,
             Instant now) {}
 
     private final SignIn signIn;
@@ -82,9 +83,10 @@ class SessionController {
                     signIn.householdName(member.householdId()),
                     people.region(),
                     people.zone().getId(),
+                    demo || people.standIns(),
                     clock.instant());
         }
-        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, clock.instant());
+        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, false, clock.instant());
     }
 
     @PostMapping("/api/session")

@@ -1,0 +1,169 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** Wrong entries, links, ended sessions, a line that breaks, lists too long to read. */
+public class AsPeopleUseItTest extends InBrowser {
+
+    @BeforeMethod
+    public void signedIn() {
+        newPage(1280, 800);
+        signIn("ilse");
+    }
+
+    private Locator main() {
+        return page.locator("main");
+    }
+
+    @Test
+    public void aLinkOpenedSignedOutLeadsThereAfterSigningIn() {
+        newPage(1280, 800);
+        go("/shelf/stock-take");
+        field("Name").fill("ilse");
+        field("Password").fill("merrow-demo");
+        button("Sign in").click();
+        heading("Stock-take").waitFor();
+        // No address leads out of the house.
+        newPage(1280, 800);
+        go("/sign-in?to=//elsewhere.example/");
+        field("Name").fill("ilse");
+        field("Password").fill("merrow-demo");
+        button("Sign in").click();
+        heading("Today").waitFor();
+    }
+
+    @Test
+    public void aSessionThatEndsInAFormLosesNothing() {
+        go("/shelf");
+        button("I already have spirit, oil and the like").click();
+        field("Name").fill("spirit of the cellar");
+        field("How much").fill("500");
+        field("Strength").fill("40");
+        page.context().clearCookies();
+        button("Put it on the shelf").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("Your session has ended");
+        dialog.getByLabel("Name").fill("ilse");
+        dialog.getByLabel("Password", new Locator.GetByLabelOptions().setExact(true))
+                .fill("merrow-demo");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign in"))
+                .click();
+        assertThat(dialog).hasCount(0);
+        assertThat(field("Name")).hasValue("spirit of the cellar");
+        button("Put it on the shelf").click();
+        assertThat(page.getByText("1 put on the shelf")).isVisible();
+        assertThat(link("spirit of the cellar").first()).isVisible();
+    }
+
+    @Test
+    public void aTypedHarvestIsThereAfterGoingBackAndAfterAReload() {
+        openStand("The three limes");
+        String stand = page.url();
+        page.navigate(stand + "/harvest");
+        field("Weight").fill("123");
+        field("Weather").fill("dry, light wind");
+        page.goBack();
+        heading("The three limes").waitFor();
+        page.goForward();
+        assertThat(field("Weight")).hasValue("123");
+        page.reload();
+        assertThat(field("Weather")).hasValue("dry, light wind");
+    }
+
+    @Test
+    public void whatWasTickedOffByMistakeIsTakenBackOnTheSpot() {
+        go("/");
+        Locator taken = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Taken: Ilse Varga-Holm")));
+        taken.click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Take it back: Ilse Varga-Holm")))
+                .click();
+        assertThat(taken).isVisible();
+        assertThat(main()).containsText("dose 1 of 3");
+    }
+
+    @Test
+    public void aWeighingThatCanHardlyBeIsAskedAboutAndStruckOutLater() {
+        go("/drying");
+        link("meadowsweet, flowering tops").first().click();
+        field("Weight now").fill("20");
+        button("Record the weight").click();
+        assertThat(main()).containsText("less than its dry matter");
+        page.getByLabel(Pattern.compile("^Why you go on in spite of: 20 g")).fill("so it says");
+        button("Record the weight").click();
+        assertThat(main()).containsText("6 weighings");
+        assertThat(main()).containsText("It has lost more than the water it was said to hold");
+        page.locator("summary", new Page.LocatorOptions().setHasText("6 weighings"))
+                .click();
+        button("was wrong: the weighing of 20 g").click();
+        field("Why the weighing of 20 g is struck out").fill("the tray was not on it");
+        button("Strike it out").click();
+        assertThat(main()).containsText("5 weighings");
+        assertThat(main()).not().containsText("It has lost more than the water it was said to hold");
+        accessible("a drying lot with its weighings");
+    }
+
+    @Test
+    public void aLineThatBreaksIsSaidAndWhatWasTypedStays() {
+        go("/shelf");
+        button("I already have spirit, oil and the like").click();
+        field("Name").fill("typed without a line");
+        field("How much").fill("100");
+        field("Strength").fill("40");
+        page.context().setOffline(true);
+        button("Put it on the shelf").click();
+        assertThat(page.getByText("No line to Sallowbrook.")).isVisible();
+        assertThat(main()).containsText("Nothing was saved");
+        assertThat(field("Name")).hasValue("typed without a line");
+        page.context().setOffline(false);
+        assertThat(page.getByText("No line to Sallowbrook.")).hasCount(0);
+        button("Put it on the shelf").click();
+        assertThat(link("typed without a line").first()).isVisible();
+    }
+
+    @Test
+    public void aLongListIsNarrowedByAnyWordInAnyOrder() {
+        go("/making/tea");
+        choose("Herb", "not on the shelf yet");
+        Locator plant = field("Which plant");
+        plant.click();
+        plant.fill("JOHN wort");
+        Locator options = page.getByRole(AriaRole.OPTION);
+        assertThat(options.first()).containsText("St John's-wort");
+        plant.fill("nothing like it");
+        assertThat(page.getByText("Nothing is called that.")).isVisible();
+        plant.fill("urtica");
+        page.keyboard().press("Enter");
+        assertThat(plant).hasValue("stinging nettle");
+        accessible("a long list");
+    }
+
+    @Test
+    public void anExactFigureIsTypedBesideTheSlider() {
+        go("/making/tincture");
+        Locator exact = field("Amount of herb, exactly");
+        exact.fill("23,4");
+        exact.press("Enter");
+        assertThat(main()).containsText("117 mL");
+        assertThat(main()).containsText("23.4 g");
+    }
+
+    @Test
+    public void theHeadingHasTheFocusAfterAMove() {
+        go("/shelf");
+        link("olive oil").first().click();
+        heading("olive oil").waitFor();
+        // Within the first moments the browser itself places the focus of a page; later moves are ours.
+        link("Trace").last().click();
+        assertThat(page.locator("main h1")).isFocused();
+    }
+}

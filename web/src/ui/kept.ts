@@ -1,0 +1,33 @@
+import { useEffect, useState } from 'react'
+
+const PREFIX = 'sallowbrook.draft.'
+
+function read<T>(key: string, first: T): T {
+  try {
+    const text = sessionStorage.getItem(PREFIX + key)
+    return text === null ? first : (JSON.parse(text) as T)
+  } catch {
+    return first
+  }
+}
+
+/** As useState, and still there after going back, a reload, or a page left by mistake, until it is saved. */
+export function useKept<T>(form: string, field: string, first: T) {
+  const key = `${form} ${field}`
+  const [value, setValue] = useState(() => read(key, first))
+  useEffect(() => {
+    try {
+      sessionStorage.setItem(PREFIX + key, JSON.stringify(value))
+    } catch {
+      // A full or forbidden store: then it is kept as long as the page.
+    }
+  }, [key, value])
+  return [value, setValue] as const
+}
+
+/** It is saved: nothing of it is offered again. */
+export function forget(form: string) {
+  for (const key of Object.keys(sessionStorage)) {
+    if (key.startsWith(`${PREFIX}${form} `)) sessionStorage.removeItem(key)
+  }
+}
