@@ -76,11 +76,21 @@ export function Herbarium() {
           const shown = all.filter(shows[show])
           if (shown.length === 0)
             return <Empty>No card has this name. Try a part of it, or the scientific name.</Empty>
+          // Only written alike: the plant that was meant may have no card, and must not be taken for a neighbour of its name.
+          const alike = q.trim() !== '' && shown.every((t) => (t.foundBy?.slips ?? 0) > 0)
           return (
             <>
-              <p className="text-soft mb-2 text-sm" role="status">
-                {shown.length} of {all.length} cards
-              </p>
+              {alike ? (
+                <p className="border-amber bg-amber-pale mb-3 border-l-4 px-3 py-2" role="status">
+                  <strong>No card is called “{q.trim()}”.</strong> If that is how your plant is called,
+                  nothing here speaks of it: add a card of your own, and use nothing of what stands here for
+                  it. Only written alike:
+                </p>
+              ) : (
+                <p className="text-soft mb-2 text-sm" role="status">
+                  {shown.length} of {all.length} cards
+                </p>
+              )}
               <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-6">
                 {shown.map((t) => {
                   const d = drawings.data?.find((x) => x.taxon === t.id)

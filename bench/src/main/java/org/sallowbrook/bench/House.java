@@ -119,6 +119,9 @@ public final class House {
         requests.put("Rack: dried before", "/api/drying/runs/past");
         requests.put("Shelf", "/api/shelf/lots");
         requests.put("Shelf: used up", "/api/shelf/lots/past");
+        requests.put("Shelf: running out", "/api/shelf/running-out");
+        requests.put("Shelf: jars and bottles", "/api/shelf/vessels");
+        requests.put("Rack: racks known", "/api/drying/racks");
         requests.put("Bench: under way", "/api/making/batches");
         requests.put("Bench: finished", "/api/making/batches/past");
         requests.put(

@@ -2,6 +2,7 @@ package org.sallowbrook.core.herbarium;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -42,10 +43,11 @@ final class NameSearch {
         return all.stream().filter(f -> f.slips() <= most).min(Comparator.comparingInt(Found::slips));
     }
 
-    /** 0 where the name holds the words; else the fewest slips against the whole name or any of its words. */
+    /** 0 where the name holds the words, in any order; else the fewest slips against the whole name or any of its words. */
     private static int slips(String name, String wanted) {
         String plain = plain(name);
-        if (plain.contains(wanted)) {
+        // Any of its words in any order, as it comes to mind.
+        if (Arrays.stream(wanted.split(" ")).allMatch(plain::contains)) {
             return 0;
         }
         LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();

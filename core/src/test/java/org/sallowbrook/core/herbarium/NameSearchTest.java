@@ -19,6 +19,7 @@ public class NameSearchTest {
             {"Genus silva", "silva", Found.Kind.ACCEPTED, 0},
             {"OLDGENUS silv", "silva", Found.Kind.OLDER, 0},
             {"common riv", "rivularis", Found.Kind.COMMON, 0},
+            {"silva GENUS", "silva", Found.Kind.ACCEPTED, 0},
             {"silvva", "silva", Found.Kind.ACCEPTED, 1},
             {"rivualris", "rivularis", Found.Kind.ACCEPTED, 2},
             {"  Rívularis! ", "rivularis", Found.Kind.ACCEPTED, 0},

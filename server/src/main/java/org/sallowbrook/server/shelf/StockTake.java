@@ -84,17 +84,20 @@ public class StockTake {
                 where c.household_id = :household and c.struck_at is null and c.on_day > :since
                 and c.what in ('TAKEN', 'DOSE') group by c.lot_id
             ), kept as (
+                select l.id from lot l where l.household_id = :household and l.remaining > 0
+                and l.stage in ('STOCK', 'FILLED') and l.state = 'USABLE'
+                union select lot_id from used
+            ), alike as (
                 select l.id, l.name, l.unit, l.remaining, l.made_on, l.code,
                        l.form || ' ' || coalesce(l.taxon_id || ' ' || l.part, lower(l.name)) as kind,
                        coalesce(u.gone, 0) as gone
-                from lot l left join used u on u.lot_id = l.id
+                from kept k join lot l on l.id = k.id left join used u on u.lot_id = l.id
                 where l.household_id = :household and l.stage in ('STOCK', 'FILLED')
-                and (l.remaining > 0 and l.state = 'USABLE' or u.gone is not null)
             )
             select (array_agg(id order by remaining > 0 desc, made_on, code))[1] as lot_id,
                    (array_agg(name order by remaining > 0 desc, made_on, code))[1] as name,
                    min(unit) as unit, sum(remaining) as left_over, sum(gone) / :days as used_a_day
-            from kept group by kind having sum(gone) > 0 and sum(remaining) < sum(gone) / :days * :soon
+            from alike group by kind having sum(gone) > 0 and sum(remaining) < sum(gone) / :days * :soon
             order by sum(remaining) / sum(gone) limit 20""";
 
     private record Rate(UUID lotId, String name, String unit, double leftOver, double usedADay) {}
