@@ -73,6 +73,11 @@ const tell = (there: boolean) => dispatchEvent(new CustomEvent(LINE, { detail: t
 export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize })
 api.use(xsrf)
 
+async function stillKnown() {
+  const session = (await (await fetch('/api/session')).json()) as Partial<Schemas['SessionView']>
+  if (session.signedIn === false) dispatchEvent(new Event(SIGNED_OUT))
+}
+
 type Outcome<T> = { data?: T; error?: unknown; response: Response }
 
 /** The data of a call, or a {@link ProblemError} with words a user can act on. */
@@ -91,12 +96,10 @@ export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
   tell(true)
   if (outcome.response.ok) return outcome.data as T
   const body = outcome.error as Partial<Problem> | undefined
-  // With its cookies gone a request is taken for a forged one.
-  const out =
-    outcome.response.status === 401 ||
-    (outcome.response.status === 403 && !document.cookie.includes('XSRF-TOKEN='))
-  if (out && !location.pathname.startsWith('/sign-in')) {
-    dispatchEvent(new Event(SIGNED_OUT))
+  if (!location.pathname.startsWith('/sign-in')) {
+    if (outcome.response.status === 401) dispatchEvent(new Event(SIGNED_OUT))
+    // With its cookies gone a request is taken for a forged one: whoever is refused asks whether they are still known.
+    if (outcome.response.status === 403) void stillKnown()
   }
   throw new ProblemError({
     ...body,
