@@ -50,7 +50,8 @@ public class AsPeopleUseItTest extends InBrowser {
         button("Put it on the shelf").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Your session has ended");
-        dialog.getByLabel("Name").fill("ilse");
+        dialog.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true))
+                .fill("ilse");
         dialog.getByLabel("Password", new Locator.GetByLabelOptions().setExact(true))
                 .fill("merrow-demo");
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign in"))
@@ -103,14 +104,13 @@ public class AsPeopleUseItTest extends InBrowser {
         assertThat(main()).containsText("less than its dry matter");
         page.getByLabel(Pattern.compile("^Why you go on in spite of: 20 g")).fill("so it says");
         button("Record the weight").click();
-        assertThat(main()).containsText("6 weighings");
         assertThat(main()).containsText("It has lost more than the water it was said to hold");
-        page.locator("summary", new Page.LocatorOptions().setHasText("6 weighings"))
+        page.locator("summary", new Page.LocatorOptions().setHasText("weighings"))
                 .click();
         button("was wrong: the weighing of 20 g").click();
         field("Why the weighing of 20 g is struck out").fill("the tray was not on it");
         button("Strike it out").click();
-        assertThat(main()).containsText("5 weighings");
+        assertThat(button("was wrong: the weighing of 20 g")).hasCount(0);
         assertThat(main()).not().containsText("It has lost more than the water it was said to hold");
         accessible("a drying lot with its weighings");
     }
