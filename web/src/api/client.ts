@@ -74,8 +74,12 @@ export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize 
 api.use(xsrf)
 
 async function stillKnown() {
-  const session = (await (await fetch('/api/session')).json()) as Partial<Schemas['SessionView']>
-  if (session.signedIn === false) dispatchEvent(new Event(SIGNED_OUT))
+  try {
+    const session = (await (await fetch('/api/session')).json()) as Partial<Schemas['SessionView']>
+    if (session.signedIn === false) dispatchEvent(new Event(SIGNED_OUT))
+  } catch {
+    tell(false)
+  }
 }
 
 type Outcome<T> = { data?: T; error?: unknown; response: Response }

@@ -13,6 +13,7 @@ import { TimerNotice } from './TimerNotice'
 import { DemoClock } from './DemoClock'
 import { switchTheme } from './theme'
 import { Tray } from './Tray'
+import { RoleOfMine } from '../ui/may'
 
 /** Seldom wanted, and heavy for a first view. */
 const SignInForm = lazy(async () => ({ default: (await import('../household/SignIn')).SignInForm }))
@@ -33,7 +34,7 @@ export function Layout() {
           <SignedIn
             name={s.name ?? ''}
             household={s.household ?? ''}
-            role={s.role ? ROLE[s.role] : ''}
+            role={s.role}
             demo={s.demo}
             ended={!now.signedIn}
           />
@@ -54,7 +55,7 @@ function SignedIn({
 }: {
   name: string
   household: string
-  role: string
+  role: Schemas['SessionView']['role']
   demo: boolean
   ended: boolean
 }) {
@@ -97,7 +98,7 @@ function SignedIn({
   }
 
   return (
-    <>
+    <RoleOfMine.Provider value={role}>
       <a
         href="#main"
         className="bg-water text-sheet sr-only z-40 p-2 focus:not-sr-only focus:absolute focus:top-1 focus:left-1"
@@ -115,7 +116,8 @@ function SignedIn({
           {demo && <DemoClock />}
           <p className="flex items-center gap-3">
             <span className="text-soft hidden sm:inline">
-              {name}, {role}
+              {name}
+              {role && `, ${ROLE[role]}`}
             </span>
             <button type="button" className="min-h-6 underline" onClick={switchTheme}>
               Light or dark
@@ -174,7 +176,7 @@ function SignedIn({
           </DialogPanel>
         </div>
       </Dialog>
-    </>
+    </RoleOfMine.Provider>
   )
 }
 

@@ -11,6 +11,7 @@ import { nowIso } from '../ui/clock'
 import { Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
 import { useToday } from './queries'
+import { only } from '../ui/may'
 
 type Task = Schemas['Due']
 
@@ -203,7 +204,7 @@ async function takeBack(task: Task, id: string): Promise<unknown> {
 }
 
 /** Each task is done from the list itself. */
-function Doing({ task, today }: { task: Task; today: string }) {
+const Doing = only('record', function Doing({ task, today }: { task: Task; today: string }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const renew = useRef<ReturnType<typeof setTimeout>>(undefined)
@@ -345,4 +346,4 @@ function Doing({ task, today }: { task: Task; today: string }) {
       )}
     </>
   )
-}
+})

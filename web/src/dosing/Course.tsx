@@ -1,7 +1,7 @@
 import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -15,6 +15,7 @@ import { RELATION } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { useCourse } from './queries'
+import { only, useMay } from '../ui/may'
 
 type CourseView = Schemas['CourseView']
 
@@ -27,6 +28,7 @@ export function Course() {
 function CoursePage({ course }: { course: CourseView }) {
   const queries = useQueryClient()
   const today = isoToday()
+  const may = useMay('record')
   const end = useMutation({
     mutationFn: () =>
       ask(
@@ -45,7 +47,8 @@ function CoursePage({ course }: { course: CourseView }) {
     <Page
       title={`${course.person}: ${course.product}`}
       actions={
-        course.status === 'RUNNING' && (
+        course.status === 'RUNNING' &&
+        may && (
           <Button onClick={() => end.mutate()} disabled={end.isPending}>
             End the course
           </Button>
@@ -82,6 +85,7 @@ function CoursePage({ course }: { course: CourseView }) {
         <div className="space-y-4">
           <Findings findings={course.findings} label="Course findings" />
           {course.findings.some((f) => f.code === 'FIRST_TIME') && <Trial course={course} today={today} />}
+          <Tried course={course} />
           <Section title="Stop and get help at">
             <p>{course.dangerSigns.join(', ')}.</p>
           </Section>
@@ -117,6 +121,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   // A new one each time, so that what was struck out can be taken after all.
   const [id, setId] = useState(() => v7())
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
+  const may = useMay('record')
   const [other, setOther] = useState<string | null>(null)
   const [swallowed, setSwallowed] = useState(false)
   const reasons = useAcknowledged()
@@ -159,7 +164,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Button
-        disabled={!course.dosable || take.isPending}
+        disabled={!may || !course.dosable || take.isPending}
         aria-label={`take ${figure(day.perDoseMl)} ${course.unit}, ${which}`}
         onClick={() => take.mutate(undefined)}
       >
@@ -169,7 +174,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
         <button
           type="button"
           className="min-h-6 text-sm underline"
-          disabled={!course.dosable}
+          disabled={!may || !course.dosable}
           aria-label={`another amount, ${which}`}
           onClick={() => setOther('')}
         >
@@ -205,7 +210,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
 }
 
 /** A first small trial of each plant, with how it went. */
-function Trial({ course, today }: { course: CourseView; today: string }) {
+const Trial = only('record', function Trial({ course, today }: { course: CourseView; today: string }) {
   const queries = useQueryClient()
   const lot = useLot(course.lotId)
   const [reaction, setReaction] = useState('')
@@ -247,6 +252,47 @@ function Trial({ course, today }: { course: CourseView; today: string }) {
           Record the trial
         </Button>
       </form>
+    </Section>
+  )
+})
+
+/** What was tried of its herbs, so that a trial of the wrong plant or person can be struck out. */
+function Tried({ course }: { course: CourseView }) {
+  const lot = useLot(course.lotId)
+  const trials = useQuery({
+    queryKey: ['trials', course.personId],
+    queryFn: () =>
+      ask(api.GET('/api/dosing/people/{id}/trials', { params: { path: { id: course.personId } } })),
+  })
+  const herbs = lot.data?.herbs ?? []
+  const tried = (trials.data ?? []).filter((t) => herbs.some((h) => h.taxonId === t.taxonId))
+  if (tried.length === 0) return null
+  return (
+    <Section title="Tried before">
+      <ul>
+        {tried.map((t) => {
+          const herb = herbs.find((h) => h.taxonId === t.taxonId)?.commonName ?? ''
+          return (
+            <li key={t.id} className="border-line flex flex-wrap justify-between gap-2 border-b py-1">
+              <span>
+                {herb}, {date(t.on)}: {t.well ? 'nothing bad happened' : 'it was not borne'}
+                {t.reaction && `, ${t.reaction}`}
+              </span>
+              <StrikeOut
+                what={`trial of ${herb} on ${date(t.on)}`}
+                onStrike={(reason) =>
+                  ask(
+                    api.POST('/api/dosing/trials/{id}/strike', {
+                      params: { path: { id: t.id } },
+                      body: { reason },
+                    }),
+                  )
+                }
+              />
+            </li>
+          )
+        })}
+      </ul>
     </Section>
   )
 }

@@ -17,13 +17,14 @@ import { useLive } from '../ui/useLive'
 import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
+import { pageOnly } from '../ui/may'
 
 type Request = Schemas['CourseRequest']
 type Relation = NonNullable<Request['timing']>['relation']
 
 const RELATIONS: Relation[] = ['BEFORE_MEAL', 'WITH_MEAL', 'AFTER_MEAL', 'BEDTIME', 'ANY']
 
-export function NewCourse() {
+export const NewCourse = pageOnly('record', function NewCourse() {
   const people = usePeople()
   const lots = useLots()
   return (
@@ -31,7 +32,7 @@ export function NewCourse() {
       {(p) => <Loaded query={lots}>{(l) => <Planner people={p} lots={l} />}</Loaded>}
     </Loaded>
   )
-}
+})
 
 function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Schemas['LotView'][] }) {
   const navigate = useNavigate()
@@ -117,7 +118,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const doses = taxon.data?.parts.flatMap((p) => p.doses) ?? []
   return (
     <Page title="Plan a course">
-      <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_21rem]">
+      <div className="grid grid-cols-1 gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_21rem]">
         <Section title="Who takes what">
           <div className="space-y-2">
             <Choose

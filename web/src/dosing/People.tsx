@@ -7,6 +7,7 @@ import { Past } from '../ui/Past'
 import { CONDITION, MEDICINE } from '../ui/dictionary'
 import { date } from '../ui/words'
 import { useCourses } from './queries'
+import { Only } from '../ui/may'
 
 export function People() {
   const people = usePeople()
@@ -16,10 +17,14 @@ export function People() {
       title="People"
       actions={
         <>
-          <ButtonLink to="/dosing/people/new">Add somebody</ButtonLink>
-          <ButtonLink kind="main" to="/dosing/new">
-            Plan a course
-          </ButtonLink>
+          <Only deed="keep">
+            <ButtonLink to="/dosing/people/new">Add somebody</ButtonLink>
+          </Only>
+          <Only deed="record">
+            <ButtonLink kind="main" to="/dosing/new">
+              Plan a course
+            </ButtonLink>
+          </Only>
         </>
       }
     >

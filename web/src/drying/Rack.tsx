@@ -12,6 +12,7 @@ import { Past } from '../ui/Past'
 import { PART } from '../ui/dictionary'
 import { date, figure, hours, range } from '../ui/words'
 import { useRacks, useRuns, useWaiting, useWays } from './queries'
+import { useMay } from '../ui/may'
 
 type RunView = Schemas['RunView']
 type HarvestView = Schemas['HarvestView']
@@ -111,6 +112,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [search] = useSearchParams()
+  const may = useMay('record')
   const [open, setOpen] = useState(search.get('harvest') === harvest.id)
   const [id] = useState(() => v7())
   const [rack, setRack] = useState('Attic screen')
@@ -167,9 +169,9 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
             {harvest.code} · {date(harvest.on)} · {harvest.standName}
           </p>
         </div>
-        {!open && <Button onClick={() => setOpen(true)}>Put on the rack</Button>}
+        {!open && may && <Button onClick={() => setOpen(true)}>Put on the rack</Button>}
       </div>
-      {open && (
+      {open && may && (
         <form
           className="mt-2 grid grid-cols-2 gap-2"
           onSubmit={(e) => {

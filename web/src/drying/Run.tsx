@@ -16,6 +16,7 @@ import { PART } from '../ui/dictionary'
 import { figure, hours, moment, range } from '../ui/words'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
+import { only } from '../ui/may'
 
 type RunView = Schemas['RunView']
 type Test = RunView['tests'][number]['test']
@@ -138,7 +139,7 @@ function RunPage({ run }: { run: RunView }) {
   )
 }
 
-function Weigh({ run }: { run: RunView }) {
+const Weigh = only('record', function Weigh({ run }: { run: RunView }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [mass, setMass] = useState('')
@@ -200,7 +201,7 @@ function Weigh({ run }: { run: RunView }) {
       </form>
     </Section>
   )
-}
+})
 
 const TESTS: { value: Test; label: string }[] = [
   { value: 'BENDS', label: 'bends' },
@@ -210,7 +211,7 @@ const TESTS: { value: Test; label: string }[] = [
 ]
 
 /** Each try with its time; two that are dry, half a day apart, end a drying without a scale. */
-function Tests({ run }: { run: RunView }) {
+const Tests = only('record', function Tests({ run }: { run: RunView }) {
   const queries = useQueryClient()
   const tried = useMutation({
     mutationFn: (test: Test) =>
@@ -257,9 +258,9 @@ function Tests({ run }: { run: RunView }) {
       </p>
     </Section>
   )
-}
+})
 
-function Condition({ run }: { run: RunView }) {
+const Condition = only('record', function Condition({ run }: { run: RunView }) {
   const queries = useQueryClient()
   const [temperature, setTemperature] = useState(run.temperatureC?.toString() ?? '')
   const [humidity, setHumidity] = useState(
@@ -302,9 +303,9 @@ function Condition({ run }: { run: RunView }) {
       </form>
     </Section>
   )
-}
+})
 
-function ToJar({ run }: { run: RunView }) {
+const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [id] = useState(() => v7())
@@ -359,13 +360,13 @@ function ToJar({ run }: { run: RunView }) {
       </form>
     </Section>
   )
-}
+})
 
-function MouldOfRun({ run }: { run: RunView }) {
+const MouldOfRun = only('record', function MouldOfRun({ run }: { run: RunView }) {
   const queries = useQueryClient()
   const mould = useMutation({
     mutationFn: () => ask(api.POST('/api/drying/runs/{id}/mould', { params: { path: { id: run.id } } })),
     onSuccess: () => queries.invalidateQueries(),
   })
   return <Mould onMould={() => mould.mutate()} busy={mould.isPending} error={mould.error} />
-}
+})

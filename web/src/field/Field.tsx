@@ -7,6 +7,7 @@ import { Past } from '../ui/Past'
 import { useStands } from './queries'
 import { StandForm } from './StandForm'
 import { StandVerdict } from './Verdict'
+import { Only } from '../ui/may'
 
 export function Field() {
   const stands = useStands()
@@ -19,9 +20,11 @@ export function Field() {
           <ButtonLink to="/field/identify">What is this?</ButtonLink>
           <ButtonLink to="/field/train">Tell them apart</ButtonLink>
           <ButtonLink to="/herbarium">Herbarium</ButtonLink>
-          <Button kind="main" onClick={() => setAdding(!adding)}>
-            {adding ? 'Leave it' : 'Add a stand'}
-          </Button>
+          <Only deed="record">
+            <Button kind="main" onClick={() => setAdding(!adding)}>
+              {adding ? 'Leave it' : 'Add a stand'}
+            </Button>
+          </Only>
         </>
       }
     >
@@ -53,7 +56,9 @@ export function Field() {
                       )}
                       <StandVerdict stand={s} />
                       <ButtonLink to={`/field/stands/${s.id}/identify`}>Identify</ButtonLink>
-                      <ButtonLink to={`/field/stands/${s.id}/harvest`}>Harvest</ButtonLink>
+                      <Only deed="record">
+                        <ButtonLink to={`/field/stands/${s.id}/harvest`}>Harvest</ButtonLink>
+                      </Only>
                     </li>
                   ))}
                 </ul>

@@ -16,14 +16,15 @@ import { forget, useKept } from '../ui/kept'
 import { figure } from '../ui/words'
 import { useStand } from './queries'
 import { useTags } from './Tags'
+import { pageOnly } from '../ui/may'
 
 type Request = Schemas['HarvestRequest']
 
-export function HarvestForm() {
+export const HarvestForm = pageOnly('record', function HarvestForm() {
   const { id = '' } = useParams()
   const stand = useStand(id)
   return <Loaded query={stand}>{(s) => <WithCard stand={s} />}</Loaded>
-}
+})
 
 function WithCard({ stand }: { stand: Schemas['StandView'] }) {
   const taxon = useTaxon(stand.taxonId)
@@ -35,7 +36,8 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const queries = useQueryClient()
   const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
-  const form = `harvest ${stand.id}`
+  // What was looked at again yesterday was not looked at today.
+  const form = `harvest ${stand.id} ${today}`
   const [id] = useKept(form, 'id', v7())
   const [part, setPart] = useKept<Request['part']>(form, 'part', parts[0] ?? 'HERB')
   const [stage, setStage] = useKept<Request['stage']>(form, 'stage', taxon.parts[0]?.stages[0] ?? 'FLOWERING')

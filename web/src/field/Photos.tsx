@@ -7,6 +7,7 @@ import { Empty, ProblemNotice, Section } from '../ui/page'
 import { date } from '../ui/words'
 import { NONE, PictureField, sendPictures } from './PictureField'
 import { usePhotos } from './queries'
+import { Only } from '../ui/may'
 
 /** The household's own pictures of a stand. The position within a file is dropped unless it is kept on purpose. */
 export function Photos({ stand }: { stand: Schemas['StandView'] }) {
@@ -51,27 +52,35 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
                 {p.identificationId && ', at an identification'}
                 {p.latitude != null && ', position kept'}
               </span>
-              <button type="button" className="min-h-6 underline" onClick={() => remove.mutate(p.id)}>
-                remove
-              </button>
+              <Only deed="record">
+                <button type="button" className="min-h-6 underline" onClick={() => remove.mutate(p.id)}>
+                  remove
+                </button>
+              </Only>
             </p>
           </li>
         ))}
       </ul>
-      <form
-        className="mt-2 space-y-2"
-        onSubmit={(e) => {
-          e.preventDefault()
-          add.mutate()
-        }}
-      >
-        <PictureField label="Pictures, JPEG, PNG or WebP, up to 12 MB" chosen={chosen} onChange={setChosen} />
-        <Input label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
-        <ProblemNotice error={add.error} />
-        <Button type="submit" disabled={add.isPending}>
-          Add the photo
-        </Button>
-      </form>
+      <Only deed="record">
+        <form
+          className="mt-2 space-y-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            add.mutate()
+          }}
+        >
+          <PictureField
+            label="Pictures, JPEG, PNG or WebP, up to 12 MB"
+            chosen={chosen}
+            onChange={setChosen}
+          />
+          <Input label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
+          <ProblemNotice error={add.error} />
+          <Button type="submit" disabled={add.isPending}>
+            Add the photo
+          </Button>
+        </form>
+      </Only>
     </Section>
   )
 }

@@ -14,6 +14,7 @@ import { useLooks, usePhotos, useStand } from './queries'
 import { StandForm } from './StandForm'
 import { Tags } from './Tags'
 import { StandVerdict } from './Verdict'
+import { Only, only } from '../ui/may'
 
 export function Stand() {
   const { id = '' } = useParams()
@@ -150,9 +151,13 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
           <ButtonLink kind="main" to={`/field/stands/${stand.id}/identify`}>
             Identify
           </ButtonLink>
-          <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
+          <Only deed="record">
+            <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
+          </Only>
           <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>
-          <Button onClick={() => setEditing(!editing)}>{editing ? 'Leave it' : 'Change'}</Button>
+          <Only deed="record">
+            <Button onClick={() => setEditing(!editing)}>{editing ? 'Leave it' : 'Change'}</Button>
+          </Only>
         </>
       }
     >
@@ -180,7 +185,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
   )
 }
 
-function DoubtOrClear({ stand }: { stand: Schemas['StandView'] }) {
+const DoubtOrClear = only('record', function DoubtOrClear({ stand }: { stand: Schemas['StandView'] }) {
   const queries = useQueryClient()
   const [reason, setReason] = useState('')
   const done = () => queries.invalidateQueries()
@@ -251,4 +256,4 @@ function DoubtOrClear({ stand }: { stand: Schemas['StandView'] }) {
       </Section>
     </div>
   )
-}
+})

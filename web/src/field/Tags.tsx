@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { date } from '../ui/words'
+import { Only } from '../ui/may'
 
 export const useTags = (standId: string) =>
   useQuery({
@@ -56,21 +57,23 @@ export function Tags({ stand }: { stand: Schemas['StandView'] }) {
         </p>
       ))}
       {confirmed ? (
-        <form
-          className="mt-2 grid gap-2 sm:grid-cols-2"
-          onSubmit={(e) => {
-            e.preventDefault()
-            add.mutate()
-          }}
-        >
-          <Input label="Mark on the stake" value={stake} onChange={(e) => setStake(e.target.value)} />
-          <Input label="Where it stands" value={place} onChange={(e) => setPlace(e.target.value)} />
-          <Button onClick={here}>{position ? 'Position kept' : 'Keep this position'}</Button>
-          <Button kind="main" type="submit" disabled={add.isPending}>
-            Tag this plant
-          </Button>
-          <ProblemNotice error={add.error} />
-        </form>
+        <Only deed="record">
+          <form
+            className="mt-2 grid gap-2 sm:grid-cols-2"
+            onSubmit={(e) => {
+              e.preventDefault()
+              add.mutate()
+            }}
+          >
+            <Input label="Mark on the stake" value={stake} onChange={(e) => setStake(e.target.value)} />
+            <Input label="Where it stands" value={place} onChange={(e) => setPlace(e.target.value)} />
+            <Button onClick={here}>{position ? 'Position kept' : 'Keep this position'}</Button>
+            <Button kind="main" type="submit" disabled={add.isPending}>
+              Tag this plant
+            </Button>
+            <ProblemNotice error={add.error} />
+          </form>
+        </Only>
       ) : (
         <p className="text-soft text-sm">
           A plant is tagged when the stand is confirmed, at a stage at which it can be told.

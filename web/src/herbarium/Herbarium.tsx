@@ -10,6 +10,7 @@ import { isoToday } from '../ui/clock'
 import { month } from '../ui/words'
 import { PlantDrawing } from './drawing'
 import { useDrawings, useTaxa } from './queries'
+import { Only } from '../ui/may'
 
 type Show = 'all' | 'gathered' | 'season' | 'dangerous' | 'drafts'
 type Summary = Schemas['TaxonSummary']
@@ -46,7 +47,9 @@ export function Herbarium() {
       actions={
         <>
           <ButtonLink to="/needs">By need</ButtonLink>
-          <ButtonLink to="/herbarium/new">A plant of your own</ButtonLink>
+          <Only deed="keep">
+            <ButtonLink to="/herbarium/new">A plant of your own</ButtonLink>
+          </Only>
         </>
       }
     >

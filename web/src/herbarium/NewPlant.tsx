@@ -11,6 +11,7 @@ import { DANGER, GROUP, ORGAN, STAGE, type Stage } from '../ui/dictionary'
 import { month } from '../ui/words'
 import { PlantDrawing } from './drawing'
 import { useCharacters, useTaxa } from './queries'
+import { pageOnly } from '../ui/may'
 
 type Card = Schemas['CardFile']
 type Character = Schemas['CharacterView']
@@ -33,10 +34,10 @@ const idOf = (name: string) =>
     .replace(/^-|-$/g, '')
 
 /** A card of the household's own, with the checks of those that ship. It lands as a draft: told, not gathered. */
-export function NewPlant() {
+export const NewPlant = pageOnly('keep', function NewPlant() {
   const characters = useCharacters()
   return <Loaded query={characters}>{(all) => <Form all={all} />}</Loaded>
-}
+})
 
 function Form({ all }: { all: Character[] }) {
   const navigate = useNavigate()

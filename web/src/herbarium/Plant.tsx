@@ -27,6 +27,7 @@ import { PartOfPlant } from './PartOfPlant'
 import { useCard, useChecks, useTaxon } from './queries'
 import { Citing, Sourced, Sources } from './Sourced'
 import { Year } from './Year'
+import { Only } from '../ui/may'
 
 type TaxonView = Schemas['TaxonView']
 type Check = Schemas['CheckView']
@@ -56,9 +57,11 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
               <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
                 Put on the tray
               </Button>
-              <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>
-                {editing ? 'Done changing' : 'Change this card'}
-              </Button>
+              <Only deed="keep">
+                <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>
+                  {editing ? 'Done changing' : 'Change this card'}
+                </Button>
+              </Only>
             </>
           }
         >

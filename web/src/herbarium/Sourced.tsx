@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { EVIDENCE } from '../ui/dictionary'
+import { Only } from '../ui/may'
 
 type Source = Schemas['SourceView']
 type Check = Schemas['CheckView']
@@ -138,16 +139,18 @@ function Tick({
                 ✓ checked by {check.checkedBy} in {check.book}, p. {check.page}
               </p>
             )}
-            <p className="text-sm">Tick it only after looking it up in a book of your own.</p>
-            <Input label="Book and edition" value={book} onChange={(e) => setBook(e.target.value)} />
-            <Input label="Page" value={page} onChange={(e) => setPage(e.target.value)} />
-            <ProblemNotice error={tick.error ?? untick.error} />
-            <div className="flex gap-2">
-              <Button kind="main" type="submit" disabled={tick.isPending}>
-                It says the same
-              </Button>
-              {check && <Button onClick={() => untick.mutate()}>Take back</Button>}
-            </div>
+            <Only deed="keep">
+              <p className="text-sm">Tick it only after looking it up in a book of your own.</p>
+              <Input label="Book and edition" value={book} onChange={(e) => setBook(e.target.value)} />
+              <Input label="Page" value={page} onChange={(e) => setPage(e.target.value)} />
+              <ProblemNotice error={tick.error ?? untick.error} />
+              <div className="flex gap-2">
+                <Button kind="main" type="submit" disabled={tick.isPending}>
+                  It says the same
+                </Button>
+                {check && <Button onClick={() => untick.mutate()}>Take back</Button>}
+              </div>
+            </Only>
           </form>
         )}
       </PopoverPanel>

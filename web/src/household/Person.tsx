@@ -12,6 +12,7 @@ import { CONDITION, MEDICINE, type Condition, type Medicine } from '../ui/dictio
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
 import { useFamilies, usePeople } from './queries'
+import { Only } from '../ui/may'
 
 type PersonView = Schemas['PersonView']
 type Body = Schemas['PersonRequest']
@@ -247,9 +248,11 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
             say={say}
             onMerged={(fields, version) => save.mutate({ version, sent: { ...body(), ...fields } as Body })}
           />
-          <Button kind="main" type="submit" disabled={save.isPending}>
-            Save
-          </Button>
+          <Only deed="keep">
+            <Button kind="main" type="submit" disabled={save.isPending}>
+              Save
+            </Button>
+          </Only>
         </div>
       </form>
     </Page>

@@ -19,6 +19,7 @@ import { Pan } from './Pan'
 import { Steps } from './parts'
 import { useBatch } from './queries'
 import { useKitchen } from './useKitchen'
+import { only } from '../ui/may'
 
 type BatchView = Schemas['BatchView']
 type Water = NonNullable<BatchView['water']>
@@ -196,7 +197,7 @@ function PourOff({ batch }: { batch: BatchView }) {
   )
 }
 
-function Shake({ batch }: { batch: BatchView }) {
+const Shake = only('record', function Shake({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [on, setOn] = useState(isoToday)
@@ -252,7 +253,7 @@ function Shake({ batch }: { batch: BatchView }) {
       <ProblemNotice error={shake.error} />
     </Section>
   )
-}
+})
 
 const SPOONS: { verdict: BatchView['spoons'][number]; words: string }[] = [
   { verdict: 'TOO_SOFT', words: 'too soft' },
@@ -261,7 +262,7 @@ const SPOONS: { verdict: BatchView['spoons'][number]; words: string }[] = [
 ]
 
 /** How a drop set on a cold spoon; the next salve with this wax is planned by it. */
-function Spoon({ batch }: { batch: BatchView }) {
+const Spoon = only('record', function Spoon({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const note = useMutation({
     mutationFn: (verdict: BatchView['spoons'][number]) =>
@@ -295,7 +296,7 @@ function Spoon({ batch }: { batch: BatchView }) {
       <ProblemNotice error={note.error} />
     </Section>
   )
-}
+})
 
 const WATERS: { value: Water; label: string; hint: string }[] = [
   { value: 'NONE_SEEN', label: 'no water seen', hint: 'after it settled overnight' },
@@ -303,7 +304,7 @@ const WATERS: { value: Water; label: string; hint: string }[] = [
   { value: 'PARTED', label: 'water was there; the oil is poured off', hint: 'two weeks, cold, for the skin' },
 ]
 
-function Press({ batch }: { batch: BatchView }) {
+const Press = only('record', function Press({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [amount, setAmount] = useState('')
   const [water, setWater] = useState<Water>('NONE_SEEN')
@@ -351,10 +352,10 @@ function Press({ batch }: { batch: BatchView }) {
       </form>
     </Section>
   )
-}
+})
 
 /** Water under a pressed oil: it is held until the oil is poured off. */
-function Settle({ batch }: { batch: BatchView }) {
+const Settle = only('record', function Settle({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const settle = useMutation({
     mutationFn: (water: Water) =>
@@ -388,4 +389,4 @@ function Settle({ batch }: { batch: BatchView }) {
       </Button>
     </Section>
   )
-}
+})

@@ -6,6 +6,7 @@ import { Loaded, ProblemNotice } from '../ui/page'
 import { clockTime } from '../ui/timers'
 import { useNow } from '../ui/useNow'
 import { beginWait, useKitchen, useSteps, type KitchenView } from './useKitchen'
+import { Only } from '../ui/may'
 
 /** One step at a time, to be read from two metres with wet hands. */
 export function Kitchen() {
@@ -107,25 +108,27 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
         </section>
       )}
       <ProblemNotice error={done.error ?? back.error} />
-      <div className="flex flex-wrap gap-3">
-        <Button
-          className="min-h-16! flex-1 text-xl"
-          disabled={k.at === 0 || back.isPending}
-          onClick={() => back.mutate()}
-        >
-          Back
-        </Button>
-        {step && (
-          <Button className="min-h-16! flex-1 text-xl" onClick={() => setDiffers(!differs)}>
-            {differs ? 'As it says after all' : 'It was different'}
+      <Only deed="record">
+        <div className="flex flex-wrap gap-3">
+          <Button
+            className="min-h-16! flex-1 text-xl"
+            disabled={k.at === 0 || back.isPending}
+            onClick={() => back.mutate()}
+          >
+            Back
           </Button>
-        )}
-        {step && (
-          <Button kind="main" className="min-h-16! flex-[2] text-xl" disabled={isPending} onClick={advance}>
-            Next step
-          </Button>
-        )}
-      </div>
+          {step && (
+            <Button className="min-h-16! flex-1 text-xl" onClick={() => setDiffers(!differs)}>
+              {differs ? 'As it says after all' : 'It was different'}
+            </Button>
+          )}
+          {step && (
+            <Button kind="main" className="min-h-16! flex-[2] text-xl" disabled={isPending} onClick={advance}>
+              Next step
+            </Button>
+          )}
+        </div>
+      </Only>
     </main>
   )
 }

@@ -11,6 +11,7 @@ import { number } from '../ui/read'
 import { date, figure } from '../ui/words'
 import { herbLots, lotChoice, type LotView } from './lots'
 import { withLots } from './WithLots'
+import { Only, only } from '../ui/may'
 
 type Measure = Schemas['MeasureView']['measure']
 
@@ -75,18 +76,20 @@ function Known({ measure: m }: { measure: Schemas['MeasureView'] }) {
           {date(m.on)}, {m.by}
         </p>
       </div>
-      <Button
-        aria-label={`Was wrong: ${MEASURE[m.measure]}${m.of ? ` of ${m.of}` : ''}`}
-        disabled={strike.isPending}
-        onClick={() => strike.mutate()}
-      >
-        Was wrong
-      </Button>
+      <Only deed="record">
+        <Button
+          aria-label={`Was wrong: ${MEASURE[m.measure]}${m.of ? ` of ${m.of}` : ''}`}
+          disabled={strike.isPending}
+          onClick={() => strike.mutate()}
+        >
+          Was wrong
+        </Button>
+      </Only>
     </li>
   )
 }
 
-function Weigh({ lots }: { lots: LotView[] }) {
+const Weigh = only('record', function Weigh({ lots }: { lots: LotView[] }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [measure, setMeasure] = useState<Measure>('LEVEL_TEASPOON')
@@ -162,4 +165,4 @@ function Weigh({ lots }: { lots: LotView[] }) {
       </form>
     </Section>
   )
-}
+})

@@ -8,11 +8,12 @@ import { Because, Figure, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
 import { figure, moment } from '../ui/words'
+import { only } from '../ui/may'
 
 type BatchView = Schemas['BatchView']
 
 /** Oil with water in it: weighed until it is no heavier than the oil was. */
-export function Pan({ batch }: { batch: BatchView }) {
+export const Pan = only('record', function Pan({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [grams, setGrams] = useState('')
   const pan = useQuery({
@@ -92,4 +93,4 @@ export function Pan({ batch }: { batch: BatchView }) {
       <Because lines={p.because} />
     </Section>
   )
-}
+})

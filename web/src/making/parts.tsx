@@ -8,6 +8,7 @@ import { Findings } from '../ui/Findings'
 import { Because, ProblemNotice, Section } from '../ui/page'
 import { figure } from '../ui/words'
 import { useSteps, type KitchenView } from './useKitchen'
+import { Only } from '../ui/may'
 
 type Finding = Schemas['Finding']
 
@@ -60,9 +61,11 @@ export function StartPanel({
             />
           )}
           <ProblemNotice error={error} />
-          <Button kind="main" className="w-full" disabled={pending || stopped || !ready} onClick={onStart}>
-            Start the batch
-          </Button>
+          <Only deed="record">
+            <Button kind="main" className="w-full" disabled={pending || stopped || !ready} onClick={onStart}>
+              Start the batch
+            </Button>
+          </Only>
           {stopped && <p className="text-madder font-medium">Refused until the STOP is resolved.</p>}
         </div>
       </Section>
@@ -103,25 +106,27 @@ export function Steps({ kitchen: k }: { kitchen: KitchenView }) {
         <p className="text-xl">Wait {figure(step.timerMinutes)} minutes first.</p>
       )}
       <ProblemNotice error={done.error ?? back.error} />
-      <div className="mt-3 flex gap-3">
-        <Button
-          className="min-h-14! flex-1 text-xl"
-          disabled={k.at === 0 || back.isPending}
-          onClick={() => back.mutate()}
-        >
-          Back
-        </Button>
-        {step && (
+      <Only deed="record">
+        <div className="mt-3 flex gap-3">
           <Button
-            kind="main"
             className="min-h-14! flex-1 text-xl"
-            disabled={done.isPending}
-            onClick={() => done.mutate('')}
+            disabled={k.at === 0 || back.isPending}
+            onClick={() => back.mutate()}
           >
-            Next step
+            Back
           </Button>
-        )}
-      </div>
+          {step && (
+            <Button
+              kind="main"
+              className="min-h-14! flex-1 text-xl"
+              disabled={done.isPending}
+              onClick={() => done.mutate('')}
+            >
+              Next step
+            </Button>
+          )}
+        </div>
+      </Only>
     </section>
   )
 }

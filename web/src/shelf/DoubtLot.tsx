@@ -4,9 +4,10 @@ import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { Mould } from '../ui/Mould'
 import { ProblemNotice, Section } from '../ui/page'
+import { only } from '../ui/may'
 
 /** Sets a lot and all that was made from it aside at once, and takes the doubt back. */
-export function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
+export const DoubtLot = only('record', function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
   const queries = useQueryClient()
   const [reason, setReason] = useState('')
   const doubted = lot.doubt != null
@@ -62,4 +63,4 @@ export function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
       </div>
     </Section>
   )
-}
+})

@@ -4,13 +4,16 @@ import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { Count } from './StockTake'
+import { only } from '../ui/may'
 
 type LotView = Schemas['LotView']
 
 /** What may be put right of a lot: how much, how it is called, where it stands, and that it is gone. */
-export function EditLot({ lot }: { lot: LotView }) {
+export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }) {
   const [open, setOpen] = useState<'amount' | 'details' | null>(null)
   const toggles = (what: 'amount' | 'details') => () => setOpen(open === what ? null : what)
+  // What was opened meanwhile stays open.
+  const closes = (what: 'amount' | 'details') => () => setOpen((now) => (now === what ? null : now))
   return (
     <Section title="Put right">
       <div className="flex flex-wrap gap-2">
@@ -20,11 +23,11 @@ export function EditLot({ lot }: { lot: LotView }) {
         </Button>
         {lot.remaining > 0 && <Gone lot={lot} />}
       </div>
-      {open === 'amount' && <Count lot={lot} onDone={() => setOpen(null)} />}
-      {open === 'details' && <Details key={lot.version} lot={lot} onDone={() => setOpen(null)} />}
+      {open === 'amount' && <Count lot={lot} onDone={closes('amount')} />}
+      {open === 'details' && <Details key={lot.version} lot={lot} onDone={closes('details')} />}
     </Section>
   )
-}
+})
 
 function Gone({ lot }: { lot: LotView }) {
   const queries = useQueryClient()

@@ -19,6 +19,7 @@ import { DoubtLot } from './DoubtLot'
 import { useLot } from './queries'
 import { Basket, Jar } from './Vessel'
 import { useVessels, vesselName } from './vessels'
+import { Only, only } from '../ui/may'
 
 type LotView = Schemas['LotView']
 
@@ -50,9 +51,11 @@ function LotPage({ lot }: { lot: LotView }) {
             Put on the tray
           </Button>
           {finished && (
-            <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
-              Plan a course
-            </ButtonLink>
+            <Only deed="record">
+              <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
+                Plan a course
+              </ButtonLink>
+            </Only>
           )}
         </>
       }
@@ -203,7 +206,7 @@ function LotPage({ lot }: { lot: LotView }) {
   )
 }
 
-function Release({ lot }: { lot: LotView }) {
+const Release = only('record', function Release({ lot }: { lot: LotView }) {
   const queries = useQueryClient()
   const [reason, setReason] = useState('')
   const release = useMutation({
@@ -227,9 +230,9 @@ function Release({ lot }: { lot: LotView }) {
       </div>
     </Section>
   )
-}
+})
 
-function Give({ lot }: { lot: LotView }) {
+const Give = only('record', function Give({ lot }: { lot: LotView }) {
   const queries = useQueryClient()
   const [holder, setHolder] = useState(lot.holder ?? '')
   const give = useMutation({
@@ -258,10 +261,10 @@ function Give({ lot }: { lot: LotView }) {
       </div>
     </Section>
   )
-}
+})
 
 /** In which of the household's own vessels it stands. */
-function StandsIn({ lot }: { lot: LotView }) {
+const StandsIn = only('record', function StandsIn({ lot }: { lot: LotView }) {
   const queries = useQueryClient()
   const vessels = useVessels()
   const put = useMutation({
@@ -290,4 +293,4 @@ function StandsIn({ lot }: { lot: LotView }) {
       <ProblemNotice error={put.error} />
     </Section>
   )
-}
+})

@@ -12,6 +12,7 @@ import { BoughtForm } from './BoughtForm'
 import { finds, inOrder, ORDERS, type Order } from './find'
 import { useLots, useRunningOut } from './queries'
 import { SupplyForm } from './SupplyForm'
+import { Only } from '../ui/may'
 
 type LotView = Schemas['LotView']
 
@@ -53,12 +54,16 @@ export function Shelf() {
       title="Shelf"
       actions={
         <>
-          <ButtonLink to="/shelf/stock-take">Stock-take</ButtonLink>
+          <Only deed="record">
+            <ButtonLink to="/shelf/stock-take">Stock-take</ButtonLink>
+          </Only>
           <ButtonLink to="/shelf/vessels">Jars and bottles</ButtonLink>
-          <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'I already have herb'}</Button>
-          <Button onClick={opens('supply')}>
-            {adding === 'supply' ? 'Leave it' : 'I already have spirit, oil and the like'}
-          </Button>
+          <Only deed="record">
+            <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'I already have herb'}</Button>
+            <Button onClick={opens('supply')}>
+              {adding === 'supply' ? 'Leave it' : 'I already have spirit, oil and the like'}
+            </Button>
+          </Only>
         </>
       }
     >

@@ -10,11 +10,12 @@ import { number } from '../ui/read'
 import { figure } from '../ui/words'
 import { inOrder } from './find'
 import { useLots } from './queries'
+import { pageOnly } from '../ui/may'
 
 type LotView = Schemas['LotView']
 
 /** All that stands on the shelf in one pass, place by place: as it says, or what is really there. */
-export function StockTake() {
+export const StockTake = pageOnly('record', function StockTake() {
   const lots = useLots()
   const [counted, setCounted] = useState<string[]>([])
   return (
@@ -60,7 +61,7 @@ export function StockTake() {
       </Loaded>
     </Page>
   )
-}
+})
 
 function Row({ lot, done, onDone }: { lot: LotView; done: boolean; onDone: () => void }) {
   const [open, setOpen] = useState(false)

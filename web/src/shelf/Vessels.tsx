@@ -9,6 +9,7 @@ import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
 import { Glass } from './Glass'
 import { useVessels, vesselName, type VesselView } from './vessels'
+import { Only, only } from '../ui/may'
 
 type Kind = VesselView['kind']
 const KINDS: Kind[] = ['JAR', 'BOTTLE', 'FLASK', 'TIN']
@@ -75,28 +76,30 @@ function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
       <strong className="text-2xl">
         {v.free} <span className="text-soft text-base font-normal">free</span>
       </strong>
-      <span className="flex gap-2">
-        <Button
-          aria-label={`one broke: ${vesselName(v)}`}
-          disabled={count.isPending || v.free === 0}
-          onClick={() => count.mutate(v.count - 1)}
-        >
-          one broke
-        </Button>
-        <Button
-          aria-label={`one more: ${vesselName(v)}`}
-          disabled={count.isPending}
-          onClick={() => count.mutate(v.count + 1)}
-        >
-          one more
-        </Button>
-      </span>
+      <Only deed="record">
+        <span className="flex gap-2">
+          <Button
+            aria-label={`one broke: ${vesselName(v)}`}
+            disabled={count.isPending || v.free === 0}
+            onClick={() => count.mutate(v.count - 1)}
+          >
+            one broke
+          </Button>
+          <Button
+            aria-label={`one more: ${vesselName(v)}`}
+            disabled={count.isPending}
+            onClick={() => count.mutate(v.count + 1)}
+          >
+            one more
+          </Button>
+        </span>
+      </Only>
       <ProblemNotice error={count.error} />
     </li>
   )
 }
 
-function Add() {
+const Add = only('record', function Add() {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [kind, setKind] = useState<Kind>('BOTTLE')
@@ -158,4 +161,4 @@ function Add() {
       </Section>
     </form>
   )
-}
+})

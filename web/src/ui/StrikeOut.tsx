@@ -2,61 +2,65 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Button, Input } from './controls'
 import { ProblemNotice } from './page'
+import { only } from './may'
 
 /** What was noted and was wrong: struck out with a reason, it stays in the record and leaves every reckoning. */
-export function StrikeOut({
-  what,
-  word = 'was wrong',
-  onStrike,
-}: {
-  /** Which of several alike, for whoever hears it read: "the weighing of 212 g". */
-  what: string
-  word?: string
-  onStrike: (reason: string) => Promise<unknown>
-}) {
-  const queries = useQueryClient()
-  const [open, setOpen] = useState(false)
-  const [reason, setReason] = useState('')
-  const strike = useMutation({
-    mutationFn: () => onStrike(reason),
-    onSuccess: async () => {
-      setOpen(false)
-      await queries.invalidateQueries()
-    },
-  })
-  if (!open) {
+export const StrikeOut = only(
+  'record',
+  function StrikeOut({
+    what,
+    word = 'was wrong',
+    onStrike,
+  }: {
+    /** Which of several alike, for whoever hears it read: "the weighing of 212 g". */
+    what: string
+    word?: string
+    onStrike: (reason: string) => Promise<unknown>
+  }) {
+    const queries = useQueryClient()
+    const [open, setOpen] = useState(false)
+    const [reason, setReason] = useState('')
+    const strike = useMutation({
+      mutationFn: () => onStrike(reason),
+      onSuccess: async () => {
+        setOpen(false)
+        await queries.invalidateQueries()
+      },
+    })
+    if (!open) {
+      return (
+        <button
+          type="button"
+          className="text-soft min-h-8 text-sm underline"
+          aria-label={`${word}: ${what}`}
+          onClick={() => setOpen(true)}
+        >
+          {word}
+        </button>
+      )
+    }
     return (
-      <button
-        type="button"
-        className="text-soft min-h-8 text-sm underline"
-        aria-label={`${word}: ${what}`}
-        onClick={() => setOpen(true)}
+      <form
+        className="border-line my-1 w-full space-y-2 border-l-4 pl-3 text-left"
+        onSubmit={(e) => {
+          e.preventDefault()
+          strike.mutate()
+        }}
       >
-        {word}
-      </button>
+        <Input
+          label={`Why ${what} is struck out`}
+          value={reason}
+          autoFocus
+          onChange={(e) => setReason(e.target.value)}
+        />
+        <ProblemNotice error={strike.error} />
+        <div className="flex gap-2">
+          <Button type="submit" disabled={strike.isPending || reason.trim() === ''}>
+            Strike it out
+          </Button>
+          <Button onClick={() => setOpen(false)}>Leave it</Button>
+        </div>
+      </form>
     )
-  }
-  return (
-    <form
-      className="border-line my-1 w-full space-y-2 border-l-4 pl-3 text-left"
-      onSubmit={(e) => {
-        e.preventDefault()
-        strike.mutate()
-      }}
-    >
-      <Input
-        label={`Why ${what} is struck out`}
-        value={reason}
-        autoFocus
-        onChange={(e) => setReason(e.target.value)}
-      />
-      <ProblemNotice error={strike.error} />
-      <div className="flex gap-2">
-        <Button type="submit" disabled={strike.isPending || reason.trim() === ''}>
-          Strike it out
-        </Button>
-        <Button onClick={() => setOpen(false)}>Leave it</Button>
-      </div>
-    </form>
-  )
-}
+  },
+)

@@ -1,12 +1,15 @@
 package org.sallowbrook.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Wrong entries, links, ended sessions, a line that breaks, lists too long to read. */
@@ -168,5 +171,68 @@ public class AsPeopleUseItTest extends InBrowser {
         // Within the first moments the browser itself places the focus of a page; later moves are ours.
         link("Trace").last().click();
         assertThat(page.locator("main h1")).isFocused();
+    }
+
+    @Test
+    public void nobodyIsOfferedWhatTheirRoleMayNotDo() {
+        newPage(1280, 800);
+        signIn("corwen");
+        go("/shelf");
+        link("meadowsweet, tops").first().waitFor();
+        assertThat(link("Stock-take")).hasCount(0);
+        assertThat(button("I already have herb")).hasCount(0);
+        link("meadowsweet, tops").first().click();
+        link("Trace").last().waitFor();
+        assertThat(main().getByRole(AriaRole.BUTTON)).hasText(new String[] {"Put on the tray"});
+        go("/");
+        heading("Today").waitFor();
+        page.getByText("Meadowsweet").first().waitFor();
+        assertThat(main().getByRole(AriaRole.BUTTON)).hasCount(0);
+        go("/shelf/stock-take");
+        heading("You look only").waitFor();
+        // To reckon with is for everybody.
+        go("/making/tincture");
+        page.getByText("Pressed yield").waitFor();
+        assertThat(button("Start the batch")).hasCount(0);
+        accessible("what a reader sees of the bench");
+
+        newPage(1280, 800);
+        signIn("tam");
+        go("/shelf/stock-take");
+        heading("Stock-take").waitFor();
+        go("/dosing");
+        link("Plan a course").waitFor();
+        assertThat(link("Add somebody")).hasCount(0);
+        go("/herbarium/new");
+        heading("A keeper of the household does this").waitFor();
+    }
+
+    @DataProvider
+    public Object[][] views() {
+        return new Object[][] {
+            {"/"},
+            {"/field"},
+            {"/field/identify"},
+            {"/drying"},
+            {"/shelf"},
+            {"/making"},
+            {"/making/tincture"},
+            {"/making/salve"},
+            {"/dosing"},
+            {"/dosing/new"},
+            {"/herbarium/meadowsweet"},
+            {"/household"},
+        };
+    }
+
+    /** 320 CSS pixels are also what 1280 are at 400 %. */
+    @Test(dataProvider = "views")
+    public void nothingIsWiderThanANarrowPhone(String path) {
+        newPage(320, 640);
+        signIn("ilse");
+        go(path);
+        page.locator("main h1").waitFor();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertEquals(page.evaluate("document.documentElement.scrollWidth"), 320, "the width of " + path);
     }
 }

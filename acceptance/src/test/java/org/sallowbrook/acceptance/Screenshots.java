@@ -48,7 +48,7 @@ public class Screenshots extends InBrowser {
         link("meadowsweet, tops").first().waitFor();
         shot("shelf");
         go("/making");
-        page.getByText("Under way").first().waitFor();
+        link("Meadowsweet tincture, third").first().waitFor();
         shot("bench");
         go("/making/tincture");
         page.getByText("Pressed yield").waitFor();

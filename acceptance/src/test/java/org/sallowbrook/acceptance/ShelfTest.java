@@ -48,6 +48,8 @@ public class ShelfTest extends InBrowser {
         field("Why it differs").fill("lent to the harbour");
         button("That is there").click();
         assertThat(main()).containsText("lent to the harbour");
+        // The form closes when all is read again.
+        assertThat(field("Really there")).hasCount(0);
         button("Name, place, opened").click();
         field("Where it stands").fill("larder");
         button("Keep it so").click();

@@ -234,6 +234,9 @@ public class StruckOutTest extends ServerTest {
         Chain.look(ilse, stand, today());
         String path = "/api/field/stands/" + stand;
         assertThat(get(path).at("/identification/status").asString()).isEqualTo("CONFIRMED");
+        UUID tag = id();
+        ilse.post(path + "/tags", Map.of("id", tag, "stake", "red 1", "place", "by the gate"))
+                .expect(200);
         String look = get(path + "/identifications").get(0).path("id").asString();
         strike(path + "/identifications/" + look + "/strike", null);
         assertThat(get(path).path("identification").isNull()
@@ -241,5 +244,9 @@ public class StruckOutTest extends ServerTest {
                 .isTrue();
         // And so nothing is picked there.
         ilse.post(path + "/harvests", chain.picked(id(), today(), 50)).expect(422);
+        // Nor by the stake that was set on the strength of that look.
+        Map<String, Object> staked = new HashMap<>(chain.picked(id(), today(), 50));
+        staked.put("tagId", tag);
+        ilse.post(path + "/harvests", staked).expect(404);
     }
 }

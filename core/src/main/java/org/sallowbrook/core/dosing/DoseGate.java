@@ -18,6 +18,9 @@ final class DoseGate {
 
     private static final int ADULT = 18;
 
+    /** Of the card's least, reckoned at the strongest the product can be; our own choice of when to ask. */
+    private static final double FAR_BELOW = 0.5;
+
     private final Case c;
 
     private DoseGate(Case c) {
@@ -80,6 +83,14 @@ final class DoseGate {
                             + " a day, all products together, is above the card's "
                             + Words.grams(range.driedGPerDay().high()) + ".",
                     "Take less at a time, or fewer times.");
+        } else if (perDay < FAR_BELOW * range.driedGPerDay().low()) {
+            c.findings.add(Finding.note(
+                    "DOSE_FAR_BELOW_CARD",
+                    "At most " + Words.grams(perDay) + " of dried "
+                            + herb.taxon().commonName()
+                            + " a day is far below the card's "
+                            + Words.grams(range.driedGPerDay().low()) + "; little is to be expected of it.",
+                    "Look whether the amount is meant so."));
         }
         if (range.mostDays() != null && c.allDays() > range.mostDays()) {
             c.stop(

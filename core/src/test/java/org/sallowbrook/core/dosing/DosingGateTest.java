@@ -75,6 +75,24 @@ public class DosingGateTest {
     }
 
     @Test
+    public void farBelowTheCardIsSaid() {
+        // 0.2 g/mL at most: half of the card's least gram is 2.5 mL.
+        assertThat(check(of(herb().build()), WELL, mouth(2.6, 14)))
+                .extracting(Finding::code)
+                .doesNotContain("DOSE_FAR_BELOW_CARD");
+        assertThat(check(of(herb().build()), WELL, mouth(2.4, 14)))
+                .filteredOn(f -> f.severity() == Severity.NOTE)
+                .extracting(Finding::code)
+                .contains("DOSE_FAR_BELOW_CARD");
+    }
+
+    @Test
+    public void aDoseTypedTenTimesTooSmallIsAskedAbout() {
+        assertThat(DoseCheck.of(0.3, 3)).get().extracting(Finding::severity).isEqualTo(Severity.WARN);
+        assertThat(DoseCheck.of(0.8, 3)).isEmpty();
+    }
+
+    @Test
     public void aKnownDoseForAWellAdultPassesAndSaysItIsUnchecked() {
         var findings = check(of(herb().build()), WELL, mouth(9, 14));
         assertThat(findings).extracting(Finding::code).containsExactly("STARTER_FIGURE");

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.DoseCheck;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
@@ -125,6 +126,7 @@ public class DoseService {
                 .done();
         justTicked(taken, request);
         List<Finding> findings = atDose(course, planned, plan, request, ml, taken);
+        DoseCheck.of(ml, day == null ? 0 : day.perDoseMl()).ifPresent(findings::add);
         boolean swallowed = Boolean.TRUE.equals(request.swallowed());
         if (!swallowed) {
             if (Finding.any(findings, Severity.HOLD)) {

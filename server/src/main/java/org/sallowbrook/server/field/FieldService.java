@@ -579,12 +579,25 @@ public class FieldService implements UsesTaxon {
                         .toCore();
     }
 
-    /** The stake rests on a look for what the stand is said to be now. */
+    /**
+     * The stake rests on a look for what the stand is said to be now, and on those that agreed with it: where one of them was
+     * struck out since, it is not certain any more.
+     */
     private boolean ofThisPlant(Stand stand, TagEntity tag) {
-        return identifications
+        boolean stands = identifications
                 .findById(tag.identificationId)
-                .filter(i -> i.forTaxon.equals(stand.taxonId))
+                .filter(i -> i.forTaxon.equals(stand.taxonId) && !i.struck())
                 .isPresent();
+        if (!stands) {
+            return false;
+        }
+        IdentityOnRecord.Look then = IdentityOnRecord.on(
+                tag.confirmedOn,
+                stand.taxonId,
+                looks(stand).stream()
+                        .filter(l -> !l.on().isAfter(tag.confirmedOn))
+                        .toList());
+        return then != null && then.status() == Identification.Status.CONFIRMED;
     }
 
     /** Already taken of this part in the calendar year, at most all of it. */

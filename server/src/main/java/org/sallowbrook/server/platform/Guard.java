@@ -56,7 +56,8 @@ class Guard {
                         .authenticated()
                         .requestMatchers("/api/household/members/**")
                         .hasRole("KEEPER")
-                        .requestMatchers(HttpMethod.POST, "/api/calculators/**", "/api/training/**")
+                        .requestMatchers(
+                                HttpMethod.POST, "/api/calculators/**", "/api/training/**", "/api/making/batches/check")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")
                         .authenticated()

@@ -106,6 +106,9 @@ public record TinctureBatch(Tincture.Recipe recipe, Tincture.Plan plan, int pres
                                         + " every piece stays under the liquid, for five years at most.")
                         : Step.of("Shake it every day, after two weeks every week; press after " + pressAfterDays
                                 + " days."));
+        if (!leftOnTheHerb()) {
+            steps.add(Step.of("Press it, let it stand a day or two, and filter it off its sediment into the bottles."));
+        }
         return steps;
     }
 
