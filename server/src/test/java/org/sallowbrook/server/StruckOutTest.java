@@ -193,6 +193,11 @@ public class StruckOutTest extends ServerTest {
         Chain own = new Chain(ilse, today(), now());
         String course = "/api/dosing/courses/" + own.course;
         double full = get("/api/shelf/lots/" + own.bottle).path("remaining").asDouble();
+        // A slipped decimal point is asked about before it is recorded.
+        assertThat(ilse.post(course + "/doses", Map.of("id", id(), "on", today(), "slot", 1, "ml", 0.01))
+                        .expect(422)
+                        .toString())
+                .contains("UNLIKELY_DOSE");
         UUID dose = id();
         ilse.post(course + "/doses", Map.of("id", dose, "on", today(), "slot", 1))
                 .expect(200);
