@@ -68,13 +68,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
         <div className="space-y-4">
           <Section
             title={`Day ${batch.day}`}
-            aside={
-              batch.state === 'USABLE' && batch.status === 'STEEPING' ? (
-                <span className="border-water text-water border-2 px-2 font-semibold">steeping</span>
-              ) : (
-                <State state={batch.state} />
-              )
-            }
+            aside={<State state={batch.state} steeping={batch.status === 'STEEPING'} />}
           >
             <dl className="grid grid-cols-2 gap-3">
               <Figure label="Started" value={date(batch.startedOn)} />

@@ -67,7 +67,7 @@ export function Bench() {
                       </p>
                     </div>
                     {b.shakeDue && <strong className="text-amber">shake today</strong>}
-                    <State state={b.state} />
+                    <State state={b.state} steeping={b.status === 'STEEPING'} />
                     <ButtonLink to={`/making/batches/${b.id}`}>Open</ButtonLink>
                   </li>
                 ))}

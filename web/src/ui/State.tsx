@@ -1,8 +1,19 @@
 import type { Schemas } from '../api/client'
 import { LOT_STATE } from './dictionary'
 
-/** Whether a lot may be used, by word and edge. */
-export function State({ state, expired }: { state: Schemas['LotView']['state']; expired?: boolean }) {
+/** Whether a lot may be used, by word and edge; nothing that still steeps is called usable. */
+export function State({
+  state,
+  expired,
+  steeping = false,
+}: {
+  state: Schemas['LotView']['state']
+  expired?: boolean
+  steeping?: boolean
+}) {
+  if (steeping && state === 'USABLE') {
+    return <span className="border-water text-water border-2 px-1.5 text-sm font-semibold">steeping</span>
+  }
   const usable = state === 'USABLE' && !expired
   const word = state === 'USABLE' && expired ? 'past its date' : LOT_STATE[state]
   const tone = usable
