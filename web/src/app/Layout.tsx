@@ -6,6 +6,7 @@ import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
 import { ROLE } from '../ui/dictionary'
+import { forgetAll } from '../ui/kept'
 import { Loaded } from '../ui/page'
 import { Brook, LANDINGS } from './Brook'
 import { LineNotice } from './LineNotice'
@@ -26,6 +27,16 @@ export function Layout() {
   // Once somebody was signed in here, the page stays as it is when the session ends, with what was typed in it.
   const [known, setKnown] = useState<Schemas['SessionView']>()
   if (session.data?.signedIn && known !== session.data) setKnown(session.data)
+  // What one person typed and looked at is not another's, who signs in over the page.
+  const who = session.data?.name
+  const first = useRef(who)
+  useEffect(() => {
+    if (who && first.current && who !== first.current) {
+      forgetAll()
+      location.assign('/')
+    }
+    first.current = who ?? first.current
+  }, [who])
   return (
     <Loaded query={session}>
       {(now) => {
@@ -94,6 +105,7 @@ function SignedIn({
   const signOut = async () => {
     await ask(api.DELETE('/api/session'))
     queries.clear()
+    forgetAll()
     location.assign('/sign-in')
   }
 

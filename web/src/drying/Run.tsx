@@ -16,7 +16,7 @@ import { PART } from '../ui/dictionary'
 import { figure, hours, moment, range } from '../ui/words'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
-import { only } from '../ui/may'
+import { Only, only } from '../ui/may'
 
 type RunView = Schemas['RunView']
 type Test = RunView['tests'][number]['test']
@@ -211,27 +211,34 @@ const TESTS: { value: Test; label: string }[] = [
 ]
 
 /** Each try with its time; two that are dry, half a day apart, end a drying without a scale. */
-const Tests = only('record', function Tests({ run }: { run: RunView }) {
+function Tests({ run }: { run: RunView }) {
   const queries = useQueryClient()
+  const [id, setId] = useState(() => v7())
   const tried = useMutation({
     mutationFn: (test: Test) =>
       ask(
         api.POST('/api/drying/runs/{id}/tests', {
           params: { path: { id: run.id } },
-          body: { id: v7(), test, at: nowIso() },
+          body: { id, test, at: nowIso() },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: async () => {
+      setId(v7())
+      await queries.invalidateQueries()
+    },
   })
   return (
     <Section title="Try a stem or leaf">
-      <div className="grid grid-cols-2 gap-2">
-        {TESTS.map((t) => (
-          <Button key={t.value} disabled={tried.isPending} onClick={() => tried.mutate(t.value)}>
-            {t.label}
-          </Button>
-        ))}
-      </div>
+      <Only deed="record">
+        {' '}
+        <div className="grid grid-cols-2 gap-2">
+          {TESTS.map((t) => (
+            <Button key={t.value} disabled={tried.isPending} onClick={() => tried.mutate(t.value)}>
+              {t.label}
+            </Button>
+          ))}
+        </div>
+      </Only>
       <ProblemNotice error={tried.error} />
       <ul className="mt-2 text-sm">
         {run.tests.map((t) => (
@@ -258,7 +265,7 @@ const Tests = only('record', function Tests({ run }: { run: RunView }) {
       </p>
     </Section>
   )
-})
+}
 
 const Condition = only('record', function Condition({ run }: { run: RunView }) {
   const queries = useQueryClient()
@@ -311,7 +318,7 @@ const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
   const [id] = useState(() => v7())
   const last = run.weighings.at(-1)?.massG ?? run.freshG
   const [mass, setMass] = useState(run.byTestAlone ? '' : String(last))
-  const [place, setPlace] = useState('still-room, dark cupboard')
+  const [place, setPlace] = useState('')
   const [on, setOn] = useState(isoToday)
   const jar = useMutation({
     mutationFn: () =>

@@ -19,7 +19,7 @@ import { Pan } from './Pan'
 import { Steps } from './parts'
 import { useBatch } from './queries'
 import { useKitchen } from './useKitchen'
-import { only } from '../ui/may'
+import { Only, only } from '../ui/may'
 
 type BatchView = Schemas['BatchView']
 type Water = NonNullable<BatchView['water']>
@@ -191,7 +191,7 @@ function PourOff({ batch }: { batch: BatchView }) {
   )
 }
 
-const Shake = only('record', function Shake({ batch }: { batch: BatchView }) {
+function Shake({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [on, setOn] = useState(isoToday)
@@ -236,18 +236,21 @@ const Shake = only('record', function Shake({ batch }: { batch: BatchView }) {
           />
         </p>
       )}
-      <WhenOn on={on} onChange={setOn} />
-      <Button
-        kind={batch.shakeDue ? 'main' : 'quiet'}
-        disabled={shake.isPending}
-        onClick={() => shake.mutate()}
-      >
-        {on === isoToday() ? 'Shaken today' : `Shaken on ${date(on)}`}
-      </Button>
+      <Only deed="record">
+        {' '}
+        <WhenOn on={on} onChange={setOn} />
+        <Button
+          kind={batch.shakeDue ? 'main' : 'quiet'}
+          disabled={shake.isPending}
+          onClick={() => shake.mutate()}
+        >
+          {on === isoToday() ? 'Shaken today' : `Shaken on ${date(on)}`}
+        </Button>
+      </Only>{' '}
       <ProblemNotice error={shake.error} />
     </Section>
   )
-})
+}
 
 const SPOONS: { verdict: BatchView['spoons'][number]; words: string }[] = [
   { verdict: 'TOO_SOFT', words: 'too soft' },
@@ -256,14 +259,15 @@ const SPOONS: { verdict: BatchView['spoons'][number]; words: string }[] = [
 ]
 
 /** How a drop set on a cold spoon; the next salve with this wax is planned by it. */
-const Spoon = only('record', function Spoon({ batch }: { batch: BatchView }) {
+function Spoon({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
+  const [id] = useState(() => v7())
   const note = useMutation({
     mutationFn: (verdict: BatchView['spoons'][number]) =>
       ask(
         api.POST('/api/making/batches/{id}/spoons', {
           params: { path: { id: batch.id } },
-          body: { id: v7(), verdict, abovePlan: 0 },
+          body: { id, verdict, abovePlan: 0 },
         }),
       ),
     onSuccess: () => queries.invalidateQueries(),
@@ -278,19 +282,22 @@ const Spoon = only('record', function Spoon({ batch }: { batch: BatchView }) {
       ) : (
         <p className="text-soft">How did it set, poured as planned?</p>
       )}
-      {batch.spoons.length === 0 && (
-        <div className="mt-2 flex flex-wrap gap-2">
-          {SPOONS.map((s) => (
-            <Button key={s.verdict} disabled={note.isPending} onClick={() => note.mutate(s.verdict)}>
-              {s.words}
-            </Button>
-          ))}
-        </div>
-      )}
+      <Only deed="record">
+        {' '}
+        {batch.spoons.length === 0 && (
+          <div className="mt-2 flex flex-wrap gap-2">
+            {SPOONS.map((s) => (
+              <Button key={s.verdict} disabled={note.isPending} onClick={() => note.mutate(s.verdict)}>
+                {s.words}
+              </Button>
+            ))}
+          </div>
+        )}
+      </Only>{' '}
       <ProblemNotice error={note.error} />
     </Section>
   )
-})
+}
 
 const WATERS: { value: Water; label: string; hint: string }[] = [
   { value: 'NONE_SEEN', label: 'no water seen', hint: 'after it settled overnight' },

@@ -28,7 +28,7 @@ export const Fill = only(
     const vessels = useVessels()
     const salve = batch.plan.fills === 'TIN'
     const [rows, setRows] = useState<Row[]>([{ vessel: '', capacity: salve ? '30' : '50', count: '1' }])
-    const [place, setPlace] = useState('still-room, dark cupboard')
+    const [place, setPlace] = useState('')
     const [on, setOn] = useState(isoToday)
     const fill = useMutation({
       mutationFn: (restGone: boolean) => {

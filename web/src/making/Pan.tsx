@@ -8,13 +8,14 @@ import { Because, Figure, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
 import { figure, moment } from '../ui/words'
-import { only } from '../ui/may'
+import { Only } from '../ui/may'
 
 type BatchView = Schemas['BatchView']
 
 /** Oil with water in it: weighed until it is no heavier than the oil was. */
-export const Pan = only('record', function Pan({ batch }: { batch: BatchView }) {
+export function Pan({ batch }: { batch: BatchView }) {
   const queries = useQueryClient()
+  const [id, setId] = useState(() => v7())
   const [grams, setGrams] = useState('')
   const pan = useQuery({
     queryKey: ['pan', batch.id],
@@ -25,10 +26,11 @@ export const Pan = only('record', function Pan({ batch }: { batch: BatchView }) 
       ask(
         api.POST('/api/making/batches/{id}/pan', {
           params: { path: { id: batch.id } },
-          body: { id: v7(), massG: number(grams) },
+          body: { id, massG: number(grams) },
         }),
       ),
     onSuccess: async () => {
+      setId(v7())
       setGrams('')
       await queries.invalidateQueries()
     },
@@ -70,27 +72,30 @@ export const Pan = only('record', function Pan({ batch }: { batch: BatchView }) 
           </li>
         ))}
       </ol>
-      <form
-        className="mt-2 space-y-2"
-        onSubmit={(e) => {
-          e.preventDefault()
-          weigh.mutate()
-        }}
-      >
-        <NumberInput
-          label="What is in the pan weighs now"
-          unit="g"
-          value={grams}
-          onChange={setGrams}
-          hint="without the pan"
-        />
-        <ProblemNotice error={weigh.error} />
-        <Button kind={p.done ? 'quiet' : 'main'} type="submit" disabled={weigh.isPending}>
-          Note this weight
-        </Button>
-      </form>
+      <Only deed="record">
+        {' '}
+        <form
+          className="mt-2 space-y-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            weigh.mutate()
+          }}
+        >
+          <NumberInput
+            label="What is in the pan weighs now"
+            unit="g"
+            value={grams}
+            onChange={setGrams}
+            hint="without the pan"
+          />
+          <ProblemNotice error={weigh.error} />
+          <Button kind={p.done ? 'quiet' : 'main'} type="submit" disabled={weigh.isPending}>
+            Note this weight
+          </Button>
+        </form>
+      </Only>
       <Findings findings={p.findings.filter((f) => f.severity !== 'NOTE')} label="Findings of the pan" />
       <Because lines={p.because} />
     </Section>
   )
-})
+}

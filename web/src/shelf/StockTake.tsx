@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask, errorAt, type Schemas } from '../api/client'
+import { api, ask, errorAt, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { ScaleReader } from '../drying/ScaleReader'
 import { isoToday } from '../ui/clock'
 import { Button, ButtonLink, Input, NumberInput } from '../ui/controls'
@@ -100,16 +100,19 @@ function Row({ lot, done, onDone }: { lot: LotView; done: boolean; onDone: () =>
 }
 
 function CountAs({ lot, onDone }: { lot: LotView; onDone: () => void }) {
+  const queries = useQueryClient()
   const [id] = useState(() => v7())
   const count = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/count', {
-          params: { path: { id: lot.id } },
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
           body: { id, amount: lot.remaining, on: isoToday() },
         }),
       ),
     onSuccess: onDone,
+    // Somebody took of it meanwhile: then what it says is shown anew, and asked again.
+    onError: () => queries.invalidateQueries(),
   })
   return (
     <>
@@ -135,10 +138,13 @@ export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/count', {
-          params: { path: { id: lot.id } },
+          params: { path: { id: lot.id }, header: ifMatch(lot.version) },
           body: { id, amount: number(amount), reason, on: isoToday() },
         }),
       ),
+    onError: (e) => {
+      if (e instanceof ProblemError && e.problem.status === 409) void queries.invalidateQueries()
+    },
     onSuccess: async () => {
       await queries.invalidateQueries()
       onDone()

@@ -27,23 +27,40 @@ export interface Choice<T extends string> {
   hint?: string
 }
 
-/** More than this are looked for by typing. */
-const MANY = 15
+const option = 'data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold'
 
-/** A long list: any word of it, in any order and case, narrows it. */
-function Find<T extends string>({
-  label,
-  value,
-  choices,
-  onChange,
-  error,
-}: {
+function Said<T extends string>({ choice }: { choice: Choice<T> }) {
+  return (
+    <>
+      {choice.label}
+      {choice.hint && <span className="text-soft block text-xs">{choice.hint}</span>}
+    </>
+  )
+}
+
+function Wrong({ error }: { error: string | undefined }) {
+  return (
+    error && (
+      <p role="alert" className="text-madder text-sm font-medium">
+        {error}
+      </p>
+    )
+  )
+}
+
+interface Props<T extends string> {
   label: string
   value: T | ''
   choices: Choice<T>[]
   onChange: (value: T) => void
   error?: string | undefined
-}) {
+}
+
+/** More than this are looked for by typing. */
+const MANY = 15
+
+/** A long list: any word of it, in any order and case, narrows it. */
+function Find<T extends string>({ label, value, choices, onChange, error }: Props<T>) {
   const [words, setWords] = useState('')
   const wanted = words.toLocaleLowerCase().split(/\s+/)
   const found = choices.filter((c) => {
@@ -72,40 +89,19 @@ function Find<T extends string>({
           className="bg-sheet border-water z-30 max-h-72 w-(--input-width) overflow-auto border-2 [--anchor-gap:2px]"
         >
           {found.map((c) => (
-            <ComboboxOption
-              key={c.value}
-              value={c.value}
-              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
-            >
-              {c.label}
-              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
+            <ComboboxOption key={c.value} value={c.value} className={option}>
+              <Said choice={c} />
             </ComboboxOption>
           ))}
           {found.length === 0 && <p className="text-soft px-2 py-2">Nothing is called that.</p>}
         </ComboboxOptions>
       </Combobox>
-      {error && (
-        <p role="alert" className="text-madder text-sm font-medium">
-          {error}
-        </p>
-      )}
+      <Wrong error={error} />
     </HField>
   )
 }
 
-export function Choose<T extends string>({
-  label,
-  value,
-  choices,
-  onChange,
-  error,
-}: {
-  label: string
-  value: T | ''
-  choices: Choice<T>[]
-  onChange: (value: T) => void
-  error?: string | undefined
-}) {
+export function Choose<T extends string>({ label, value, choices, onChange, error }: Props<T>) {
   const chosen = choices.find((c) => c.value === value)
   if (choices.length > MANY) {
     return <Find label={label} value={value} choices={choices} onChange={onChange} error={error} />
@@ -128,22 +124,13 @@ export function Choose<T extends string>({
           className="bg-sheet border-water z-30 max-h-72 w-(--button-width) overflow-auto border-2 [--anchor-gap:2px]"
         >
           {choices.map((c) => (
-            <ListboxOption
-              key={c.value}
-              value={c.value}
-              className="data-[focus]:bg-water-pale px-2 py-2 data-[selected]:font-semibold"
-            >
-              {c.label}
-              {c.hint && <span className="text-soft block text-xs">{c.hint}</span>}
+            <ListboxOption key={c.value} value={c.value} className={option}>
+              <Said choice={c} />
             </ListboxOption>
           ))}
         </ListboxOptions>
       </Listbox>
-      {error && (
-        <p role="alert" className="text-madder text-sm font-medium">
-          {error}
-        </p>
-      )}
+      <Wrong error={error} />
     </HField>
   )
 }

@@ -26,8 +26,13 @@ export function useKept<T>(form: string, field: string, first: T) {
 }
 
 /** It is saved: nothing of it is offered again. */
-export function forget(form: string) {
+export const forget = (form: string) => drop(`${PREFIX}${form} `)
+
+/** Whoever signs in next has looked at nothing yet. */
+export const forgetAll = () => drop(PREFIX)
+
+function drop(prefix: string) {
   for (const key of Object.keys(sessionStorage)) {
-    if (key.startsWith(`${PREFIX}${form} `)) sessionStorage.removeItem(key)
+    if (key.startsWith(prefix)) sessionStorage.removeItem(key)
   }
 }

@@ -90,33 +90,6 @@ public class AtTheBenchTest extends ServerTest {
         return body;
     }
 
-    private UUID boughtTwentyDaysAgo() {
-        UUID id = id();
-        ilse.post(
-                        "/api/shelf/bought",
-                        Map.of(
-                                "id",
-                                id,
-                                "taxonId",
-                                "stinging-nettle",
-                                "part",
-                                "LEAF",
-                                "massG",
-                                50,
-                                "supplier",
-                                "a shop on the quay",
-                                "label",
-                                "SCIENTIFIC_NAME",
-                                "mouldSeen",
-                                false,
-                                "on",
-                                today().minusDays(20),
-                                "place",
-                                ""))
-                .expect(200);
-        return id;
-    }
-
     private JsonNode batch(UUID id) {
         return ilse.get("/api/making/batches/" + id).expect(200).body();
     }
@@ -212,7 +185,7 @@ public class AtTheBenchTest extends ServerTest {
                 .contains("on");
         UUID old = id();
         Map<String, Object> body = tincture(old, 20, "LEAVE");
-        UUID jar = boughtTwentyDaysAgo();
+        UUID jar = bought(ilse, "LEAF", 50, 20);
         body.put("herbs", List.of(Map.of("lotId", jar, "massG", 2)));
         ilse.post("/api/making/batches", body).expect(200);
         int version = match(batch(old));
@@ -308,8 +281,12 @@ public class AtTheBenchTest extends ServerTest {
         String pan = "/api/making/batches/" + id + "/pan";
         assertThat(ilse.post(pan, Map.of("id", id(), "massG", 80)).expect(400).wrongFields())
                 .containsExactly("massG");
+        UUID first = id();
+        ilse.post(pan, Map.of("id", first, "massG", 120)).expect(200);
+        // Sent twice it is noted once; something else under the same id is no repetition.
+        ilse.post(pan, Map.of("id", first, "massG", 110)).expect(409);
         JsonNode wet =
-                ilse.post(pan, Map.of("id", id(), "massG", 120)).expect(200).body();
+                ilse.post(pan, Map.of("id", first, "massG", 120)).expect(200).body();
         assertThat(wet.path("waterLeftG").asDouble()).isCloseTo(28, within(1e-9));
         UUID last = id();
         ilse.post(pan, Map.of("id", last, "massG", 92.2)).expect(200);

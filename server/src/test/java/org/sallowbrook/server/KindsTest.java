@@ -476,4 +476,34 @@ public class KindsTest extends ServerTest {
                 .isEqualTo(today().plusDays(14).toString());
         assertThat(bottle.path("route").asString()).isEqualTo("EXTERNAL");
     }
+
+    @Test
+    public void aPressingThatWasStruckOutLeavesTheHoldOfDampHerb() {
+        UUID basket = id();
+        chain.harvest(basket, today(), 60);
+        UUID id = id();
+        Map<String, Object> oil = request("INFUSED_OIL", id);
+        oil.put("herbs", List.of(Map.of("lotId", basket, "massG", 5)));
+        oil.put("route", "EXTERNAL");
+        assertThat(ilse.post("/api/making/batches", oil)
+                        .expect(200)
+                        .body()
+                        .path("state")
+                        .asString())
+                .isEqualTo("HOLD");
+        String path = "/api/making/batches/" + id;
+        JsonNode pressed = ilse.change(
+                        "POST",
+                        path + "/press",
+                        Map.of("yieldAmount", 20, "on", today(), "water", "NONE_SEEN", "acknowledged", Chain.EARLY),
+                        chain.version(id))
+                .expect(200)
+                .body();
+        assertThat(pressed.path("state").asString()).isEqualTo("USABLE");
+        JsonNode again = ilse.change("POST", path + "/press/strike", Map.of("reason", "another jar"), chain.version(id))
+                .expect(200)
+                .body();
+        assertThat(again.path("status").asString()).isEqualTo("STEEPING");
+        assertThat(again.path("state").asString()).isEqualTo("HOLD");
+    }
 }

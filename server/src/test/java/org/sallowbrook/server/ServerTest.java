@@ -163,4 +163,32 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
                 "startOn",
                 today());
     }
+
+    /** Nettle from a shop, of which nothing else is to be said. */
+    protected static UUID bought(Client client, String part, double massG, int daysAgo) {
+        UUID id = id();
+        client.post(
+                        "/api/shelf/bought",
+                        Map.of(
+                                "id",
+                                id,
+                                "taxonId",
+                                "stinging-nettle",
+                                "part",
+                                part,
+                                "massG",
+                                massG,
+                                "supplier",
+                                "a shop on the quay",
+                                "label",
+                                "SCIENTIFIC_NAME",
+                                "mouldSeen",
+                                false,
+                                "on",
+                                today().minusDays(daysAgo),
+                                "place",
+                                ""))
+                .expect(200);
+        return id;
+    }
 }

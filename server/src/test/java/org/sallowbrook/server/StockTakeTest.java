@@ -1,6 +1,7 @@
 package org.sallowbrook.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.HashMap;
@@ -56,7 +57,11 @@ public class StockTakeTest extends ServerTest {
         if (reason != null) {
             body.put("reason", reason);
         }
-        return ilse.post("/api/shelf/lots/" + lot + "/count", body);
+        return count(lot, body, lot(lot).path("version"));
+    }
+
+    private Client.Answer count(UUID lot, Map<String, Object> body, Object version) {
+        return ilse.change("POST", "/api/shelf/lots/" + lot + "/count", body, version);
     }
 
     @Test
@@ -76,10 +81,30 @@ public class StockTakeTest extends ServerTest {
         assertThat(count(chain.bottle, id(), 500, "more").expect(400).wrongFields())
                 .containsExactly("amount");
         as("lantern")
-                .post(
+                .change(
+                        "POST",
                         "/api/shelf/lots/" + lot + "/count",
-                        Map.of("id", id(), "amount", 1, "on", today(), "reason", "theirs"))
+                        Map.of("id", id(), "amount", 1, "on", today(), "reason", "theirs"),
+                        0)
                 .expect(404);
+    }
+
+    @Test
+    public void aCountThatWasStruckOutLeavesNothingBehind() {
+        UUID lot = spirit(500);
+        String path = "/api/shelf/lots/" + lot;
+        JsonNode seen = lot(lot).path("version");
+        UUID wrong = id();
+        count(lot, wrong, 5000, "a nought too many").expect(200);
+        // Who saw it before that does not put it back by saying that it is as it says.
+        count(lot, Map.of("id", id(), "amount", 500, "on", today(), "reason", "as it says"), seen)
+                .expect(409);
+        ilse.post(path + "/changes/" + wrong + "/strike", Map.of("reason", "mistyped"))
+                .expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(500);
+        assertThat(lot(lot).path("amount").asDouble()).isEqualTo(500);
+        // And so half of it is far off again.
+        assertThat(count(lot, id(), 250, null).expect(400).wrongFields()).containsExactly("reason");
     }
 
     @Test
@@ -157,35 +182,34 @@ public class StockTakeTest extends ServerTest {
 
     @Test
     public void whatGoesFastRunsOutFirst() {
-        JsonNode soon = ilse.get("/api/shelf/running-out").expect(200).body();
-        // 20 g of the chain's jar of 77 g went in three months: it lasts.
-        assertThat(soon.toString()).doesNotContain(chain.jar.toString());
-        count(chain.jar, id(), 4, "mice").expect(200);
-        JsonNode jar = ilse.get("/api/shelf/running-out")
-                .expect(200)
-                .body()
-                .valueStream()
-                .filter(r -> r.path("lotId").asString().equals(chain.jar.toString()))
-                .findFirst()
-                .orElse(null);
-        // Other jars of nettle leaf in the demo's shelf count as the same thing.
-        JsonNode any = jar == null
-                ? ilse.get("/api/shelf/running-out")
-                        .body()
-                        .valueStream()
-                        .filter(r -> r.path("name").asString().contains("nettle"))
-                        .findFirst()
-                        .orElse(null)
-                : jar;
-        if (any != null) {
-            assertThat(any.path("lastsDays").asInt()).isBetween(0, 60);
-        }
+        UUID root = bought(ilse, "ROOT", 50, 20);
+        assertThat(soon(root)).isNull();
+        Map<String, Object> tincture = chain.tincture(id(), root, 40);
+        ilse.post("/api/making/batches", tincture).expect(200);
+        // 40 of 50 g in the twenty days it was there: the rest lasts five.
+        JsonNode soon = soon(root);
+        assertThat(soon.path("lastsDays").asInt()).isEqualTo(5);
+        assertThat(soon.path("usedADay").asDouble()).isCloseTo(2, within(1e-9));
+        assertThat(soon.path("left").asDouble()).isCloseTo(10, within(1e-9));
+        // A second bag of the same is the same thing.
+        bought(ilse, "ROOT", 500, 0);
+        assertThat(soon(root)).isNull();
         assertThat(as("lantern")
                         .get("/api/shelf/running-out")
                         .expect(200)
                         .body()
                         .size())
                 .isZero();
+    }
+
+    private JsonNode soon(UUID lot) {
+        return ilse.get("/api/shelf/running-out")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(r -> r.path("lotId").asString().equals(lot.toString()))
+                .findFirst()
+                .orElse(null);
     }
 
     @Test

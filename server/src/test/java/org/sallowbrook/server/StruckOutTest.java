@@ -84,29 +84,7 @@ public class StruckOutTest extends ServerTest {
     }
 
     private UUID tincture(int daysAgo) {
-        UUID herb = id();
-        ilse.post(
-                        "/api/shelf/bought",
-                        Map.of(
-                                "id",
-                                herb,
-                                "taxonId",
-                                "stinging-nettle",
-                                "part",
-                                "LEAF",
-                                "massG",
-                                50,
-                                "supplier",
-                                "a shop on the quay",
-                                "label",
-                                "SCIENTIFIC_NAME",
-                                "mouldSeen",
-                                false,
-                                "on",
-                                today().minusDays(daysAgo),
-                                "place",
-                                ""))
-                .expect(200);
+        UUID herb = bought(ilse, "LEAF", 50, daysAgo);
         UUID id = id();
         Map<String, Object> body = chain.tincture(id, herb, 10);
         body.put("startedOn", today().minusDays(daysAgo));
@@ -160,12 +138,15 @@ public class StruckOutTest extends ServerTest {
         assertThat(get("/api/tracing/lots/" + batch).path("downstream").toString())
                 .doesNotContain(bottle);
         // What was drunk of is not unfilled.
+        String second = bottles.get(1).path("id").asString();
         ilse.change(
                         "POST",
-                        "/api/making/batches/" + chain.batch + "/containers/" + chain.bottle + "/strike",
-                        WRONG,
-                        chain.version(chain.batch))
+                        "/api/shelf/lots/" + second + "/count",
+                        Map.of("id", id(), "amount", 9, "on", today()),
+                        get("/api/shelf/lots/" + second).path("version"))
                 .expect(200);
+        ilse.change("POST", path + "/containers/" + second + "/strike", WRONG, chain.version(batch))
+                .expect(409);
     }
 
     @Test

@@ -17,7 +17,8 @@ final class ConstituentGate {
     private static final int ADULT = 18;
     private static final int COMFREY_MOST_DAYS = 10;
     private static final Set<MedicineClass> CLOTTING = Set.of(MedicineClass.ANTICOAGULANT, MedicineClass.ANTIPLATELET);
-    private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = EnumSet.of(
+    /** By a plant that makes the liver break medicines down faster. */
+    static final Set<MedicineClass> WEAKENED_BY_INDUCTION = EnumSet.of(
             MedicineClass.ANTICOAGULANT,
             MedicineClass.CONTRACEPTIVE,
             MedicineClass.EMERGENCY_CONTRACEPTIVE,

@@ -25,25 +25,6 @@ final class PersonGate {
     private static final int INDUCTION_LINGERS_DAYS_CONTRACEPTIVE = 28;
     private static final Set<MedicineClass> CONTRACEPTION =
             Set.of(MedicineClass.CONTRACEPTIVE, MedicineClass.EMERGENCY_CONTRACEPTIVE);
-    private static final Set<MedicineClass> WEAKENED_BY_INDUCTION = EnumSet.of(
-            MedicineClass.ANTICOAGULANT,
-            MedicineClass.CONTRACEPTIVE,
-            MedicineClass.EMERGENCY_CONTRACEPTIVE,
-            MedicineClass.IMMUNOSUPPRESSANT,
-            MedicineClass.ANTIRETROVIRAL,
-            MedicineClass.HEPATITIS_C,
-            MedicineClass.DIGOXIN,
-            MedicineClass.HEART_RHYTHM,
-            MedicineClass.CALCIUM_BLOCKER,
-            MedicineClass.STATIN,
-            MedicineClass.CANCER,
-            MedicineClass.ANTIEPILEPTIC,
-            MedicineClass.SEDATIVE,
-            MedicineClass.OPIOID,
-            MedicineClass.ANTIFUNGAL,
-            MedicineClass.THEOPHYLLINE,
-            MedicineClass.DIABETES,
-            MedicineClass.STOMACH_ACID);
     /** Their level rises when a plant that weakened them is left off. */
     private static final Set<MedicineClass> RISES_AFTER_INDUCTION =
             EnumSet.of(MedicineClass.ANTICOAGULANT, MedicineClass.IMMUNOSUPPRESSANT, MedicineClass.DIGOXIN);
@@ -268,7 +249,7 @@ final class PersonGate {
             return;
         }
         c.person.medicines().stream()
-                .filter(WEAKENED_BY_INDUCTION::contains)
+                .filter(ConstituentGate.WEAKENED_BY_INDUCTION::contains)
                 .sorted()
                 .forEach(medicine -> lingering(medicine, last));
     }

@@ -467,6 +467,29 @@ public class BatchesTest {
     }
 
     @Test
+    public void anEssentialOilIsWhatItIsCalledAndNoMore() {
+        Source book = new Source("a book", 2014, Source.Evidence.REFERENCE, Source.Review.STARTER);
+        List<EssentialOil.Kind> onRecord = List.of(
+                new EssentialOil.Kind("lavender", null, Set.of(), null, true),
+                new EssentialOil.Kind("clove", 0.005, Set.of(EssentialOil.Hazard.PHENOLIC), book, true),
+                new EssentialOil.Kind("lime", 0.007, Set.of(EssentialOil.Hazard.PHOTOTOXIC), book, true));
+        assertThat(EssentialOil.Kind.called("Lavender essential oil", onRecord).known())
+                .isTrue();
+        // Another plant of half the name, and one whose name is only written alike.
+        assertThat(EssentialOil.Kind.called("spike lavender oil", onRecord).known())
+                .isFalse();
+        assertThat(EssentialOil.Kind.called("limette", onRecord)).isEqualTo(EssentialOil.Kind.unknown("limette"));
+        // Of several the strictest limit, and all that any of them does.
+        EssentialOil.Kind blend = EssentialOil.Kind.called("lavender, lime and clove", onRecord);
+        assertThat(blend.known()).isFalse();
+        assertThat(blend.mostFraction()).isEqualTo(0.005);
+        assertThat(blend.hazards())
+                .containsExactlyInAnyOrder(EssentialOil.Hazard.PHENOLIC, EssentialOil.Hazard.PHOTOTOXIC);
+        assertThat(codes(EssentialOil.each(100, used(blend, 0.6), 18, false)))
+                .containsExactly("ESSENTIAL_OIL_UNKNOWN", "ESSENTIAL_OIL_OWN_LIMIT");
+    }
+
+    @Test
     public void essentialOilsKeepTheirOwnLimitsAndWhatTheyAreGoesOn() {
         Source book = new Source("a book", 2014, Source.Evidence.REFERENCE, Source.Review.STARTER);
         var bergamot = new EssentialOil.Kind("bergamot", 0.004, Set.of(EssentialOil.Hazard.PHOTOTOXIC), book, true);

@@ -21,6 +21,7 @@ import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.tincture.TinctureRecord;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
@@ -374,7 +375,14 @@ public class BatchService implements DueSource {
         ledger.unpressed(id, plan.yield().low(), reason);
         if (batch.water != null) {
             batch.water = null;
-            ledger.hold(id, null);
+            // What it was held for before anybody looked under it.
+            ledger.hold(
+                    id,
+                    plan.findings().stream()
+                            .filter(f -> f.severity() == Severity.HOLD)
+                            .map(Finding::message)
+                            .reduce((a, b) -> a + " " + b)
+                            .orElse(null));
         }
         batch.status = BatchStatus.STEEPING;
         batch.yieldAmount = null;

@@ -83,14 +83,8 @@ class Materials {
                 .orElse(Carrier.unknown(called));
     }
 
-    /** The longest name that occurs in what the household calls it; one of which nothing is known where none does. */
     EssentialOil.Kind essentialOil(String called) {
-        String words = called.toLowerCase(Locale.ROOT);
-        return essentialOils.stream()
-                .filter(o -> words.contains(o.name()))
-                .max((a, b) -> Integer.compare(a.name().length(), b.name().length()))
-                .map(o -> new EssentialOil.Kind(called, o.mostFraction(), o.hazards(), o.source(), true))
-                .orElse(EssentialOil.Kind.unknown(called));
+        return EssentialOil.Kind.called(called, essentialOils);
     }
 
     /** @throws org.sallowbrook.core.measure.InvalidInput for a wax of which nothing is known */

@@ -9,6 +9,7 @@ import org.sallowbrook.core.making.oil.Evaporation;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
@@ -37,12 +38,14 @@ class Pan {
     private final PanWeighings weighings;
     private final BatchService batches;
     private final Ledger ledger;
+    private final Once once;
     private final Clock clock;
 
-    Pan(PanWeighings weighings, BatchService batches, Ledger ledger, Clock clock) {
+    Pan(PanWeighings weighings, BatchService batches, Ledger ledger, Once once, Clock clock) {
         this.weighings = weighings;
         this.batches = batches;
         this.ledger = ledger;
+        this.once = once;
         this.clock = clock;
     }
 
@@ -64,7 +67,7 @@ class Pan {
 
     PanView weigh(UUID batch, PanRequest request) {
         double oilG = oilG(batch);
-        if (weighings.existsById(request.id())) {
+        if (once.repeated("pan weighing", request.id(), weighings::existsById, batch, request)) {
             return view(batch);
         }
         unfilled(batch);

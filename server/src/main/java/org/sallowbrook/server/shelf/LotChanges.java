@@ -8,5 +8,7 @@ interface LotChanges extends JpaRepository<LotChange, UUID> {
 
     List<LotChange> findAllBySubjectId(UUID subjectId);
 
+    List<LotChange> findAllByLotIdOrderByAtAscIdAsc(UUID lotId);
+
     List<LotChange> findAllByLotIdAndWhat(UUID lotId, LotChange.What what);
 }

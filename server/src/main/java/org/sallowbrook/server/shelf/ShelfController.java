@@ -109,8 +109,11 @@ class ShelfController {
     }
 
     @PostMapping("/lots/{id}/count")
-    LotView count(@PathVariable UUID id, @RequestBody StockTake.CountRequest request) {
-        return stockTake.count(id, request);
+    LotView count(
+            @PathVariable UUID id,
+            @RequestBody StockTake.CountRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return stockTake.count(id, request, ifMatch);
     }
 
     @PutMapping("/lots/{id}")

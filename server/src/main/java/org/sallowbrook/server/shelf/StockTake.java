@@ -3,12 +3,15 @@ package org.sallowbrook.server.shelf;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.Pace;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
@@ -66,8 +69,7 @@ public class StockTake {
     /** What is more than this share off what was expected wants a reason. */
     private static final double FAR = 0.2;
 
-    private static final int RATE_DAYS = 90;
-    private static final int SOON_DAYS = 60;
+    private static final int MOST_RUNNING_OUT = 20;
     private static final int MOST_LINES = 200;
     private static final Set<LotChange.What> OWN =
             Set.of(LotChange.What.FINISHED, LotChange.What.THROWN_AWAY, LotChange.What.COUNTED);
@@ -96,11 +98,10 @@ public class StockTake {
             )
             select (array_agg(id order by remaining > 0 desc, made_on, code))[1] as lot_id,
                    (array_agg(name order by remaining > 0 desc, made_on, code))[1] as name,
-                   min(unit) as unit, sum(remaining) as left_over, sum(gone) / :days as used_a_day
-            from alike group by kind having sum(gone) > 0 and sum(remaining) < sum(gone) / :days * :soon
-            order by sum(remaining) / sum(gone) limit 20""";
+                   min(unit) as unit, sum(remaining) as left_over, sum(gone) as used, min(made_on) as first_on
+            from alike group by kind having sum(gone) > 0""";
 
-    private record Rate(UUID lotId, String name, String unit, double leftOver, double usedADay) {}
+    private record Rate(UUID lotId, String name, String unit, double leftOver, double used, LocalDate firstOn) {}
 
     private final JdbcClient jdbc;
     private final Lots lots;
@@ -131,11 +132,13 @@ public class StockTake {
     }
 
     /** What was found counts from now on; what a jar was said to hold at first may have been wrong as well. */
-    public LotView count(UUID id, CountRequest request) {
+    public LotView count(UUID id, CountRequest request, @Nullable String ifMatch) {
         Lot lot = reader.find(id);
         if (once.repeated("count", request.id(), changes::existsById, id, request)) {
             return reader.view(lot);
         }
+        // Whoever says that it is as it says must have seen what it says now.
+        lot.checkVersion(ifMatch, () -> reader.view(lot));
         String reason = request.reason() == null ? "" : request.reason().strip();
         if (lot.stage != Stage.STOCK && lot.stage != Stage.FILLED) {
             throw new Problem.Conflict("Only what stands on the shelf is counted.");
@@ -162,13 +165,7 @@ public class StockTake {
                         "must be from " + Words.day(lot.madeOn) + " until today")
                 .done();
         if (request.amount() > lot.amount) {
-            double times = request.amount() / lot.amount;
-            List<LotHerb> more = lot.herbs.stream()
-                    .map(h -> new LotHerb(h.taxonId(), h.part(), h.driedG() * times))
-                    .toList();
-            lot.herbs.clear();
-            lot.herbs.addAll(more);
-            lot.amount = request.amount();
+            resize(lot, request.amount());
         }
         ledger.change(
                 request.id(), lot, LotChange.What.COUNTED, request.amount() - lot.remaining, request.on(), reason);
@@ -244,22 +241,56 @@ public class StockTake {
         line.strike(clock.instant(), reason);
         changes.save(line);
         lot.remaining = Math.max(0, then);
+        if (lot.stage == Stage.STOCK) {
+            held(lot);
+        }
         return reader.view(lots.saveAndFlush(lot));
+    }
+
+    /** What it was said to hold by a count that was struck out is forgotten: the most its account ever shows counts again. */
+    private void held(Lot lot) {
+        changes.flush();
+        double there = 0;
+        double most = 0;
+        for (LotChange c : changes.findAllByLotIdOrderByAtAscIdAsc(lot.id)) {
+            // What it held at first is not in an account that was begun later.
+            if (c.what == LotChange.What.BEFORE) {
+                return;
+            }
+            there += c.delta;
+            most = Math.max(most, there);
+        }
+        if (most > 0 && most < lot.amount) {
+            resize(lot, most);
+        }
+    }
+
+    private static void resize(Lot lot, double amount) {
+        double times = amount / lot.amount;
+        List<LotHerb> herbs = lot.herbs.stream()
+                .map(h -> new LotHerb(h.taxonId(), h.part(), h.driedG() * times))
+                .toList();
+        lot.herbs.clear();
+        lot.herbs.addAll(herbs);
+        lot.amount = amount;
     }
 
     @Transactional(readOnly = true)
     public List<RunningOut> runningOut() {
+        LocalDate today = people.today();
         return jdbc
                 .sql(RATES)
                 .param("household", Member.current().householdId())
-                .param("since", people.today().minusDays(RATE_DAYS))
-                .param("days", (double) RATE_DAYS)
-                .param("soon", SOON_DAYS)
+                .param("since", today.minusDays(Pace.WINDOW_DAYS))
                 .query(Rate.class)
                 .list()
                 .stream()
-                .map(r -> new RunningOut(r.lotId(), r.name(), r.unit(), r.leftOver(), r.usedADay(), (int)
-                        Math.floor(r.leftOver() / r.usedADay())))
+                .flatMap(r ->
+                        Pace.runningOut(r.leftOver(), r.used(), ChronoUnit.DAYS.between(r.firstOn(), today)).stream()
+                                .map(p -> new RunningOut(
+                                        r.lotId(), r.name(), r.unit(), r.leftOver(), p.usedADay(), p.days())))
+                .sorted(Comparator.comparingInt(RunningOut::lastsDays))
+                .limit(MOST_RUNNING_OUT)
                 .toList();
     }
 }

@@ -16,7 +16,6 @@ import org.sallowbrook.core.making.vessel.Vessel;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
-import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Trait;
@@ -146,16 +145,7 @@ public record CreamBatch(
             steps.add(Step.hazardous(text, text.contains("70 °C") ? "Hot oil and hot water burn." : null));
         }
         if (!essentialOils.isEmpty()) {
-            steps.add(Step.hazardous(
-                    "Below 40 °C stir in "
-                            + String.join(
-                                    ", ",
-                                    essentialOils.stream()
-                                            .map(o -> Words.grams(o.massG()) + " of "
-                                                    + o.kind().name())
-                                            .toList())
-                            + ".",
-                    "Undiluted it burns skin and eyes."));
+            steps.add(EssentialOil.stirredIn("Below 40 °C", essentialOils, false));
         }
         return steps;
     }

@@ -1,11 +1,15 @@
 package org.sallowbrook.core.making.salve;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Source;
+import org.sallowbrook.core.making.Step;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -31,6 +35,9 @@ public final class EssentialOil {
     private static final int FEWEST_DROPS_PER_G = 20;
 
     private static final int MOST_DROPS_PER_G = 38;
+
+    /** Beside the name of a plant. */
+    private static final Set<String> SAYS_NOTHING = Set.of("essential", "oil", "of", "pure", "organic");
 
     /** What an oil does beside what any of them may. */
     public enum Hazard {
@@ -77,6 +84,34 @@ public final class EssentialOil {
         /** Of which nothing is on record. */
         public static Kind unknown(String name) {
             return new Kind(name, null, Set.of(), null, false);
+        }
+
+        /**
+         * What the household calls an oil: the strictest limit and all the hazards of those it names. It is known only where
+         * nothing else is said: spike lavender is not lavender, and of a blend nobody knows the rest.
+         *
+         * @param called such as "lavender essential oil"
+         * @param onRecord names in lower case
+         */
+        public static Kind called(String called, List<Kind> onRecord) {
+            List<String> words = List.of(called.toLowerCase(Locale.ROOT).split("[^\\p{L}]+"));
+            List<Kind> named = onRecord.stream()
+                    .filter(k -> words.contains(k.name()))
+                    .sorted(Comparator.comparing(Kind::mostFraction, Comparator.nullsLast(Comparator.naturalOrder())))
+                    .toList();
+            if (named.isEmpty()) {
+                return unknown(called);
+            }
+            Kind strictest = named.get(0);
+            return new Kind(
+                    called,
+                    strictest.mostFraction(),
+                    named.stream().flatMap(k -> k.hazards().stream()).collect(Collectors.toSet()),
+                    strictest.source(),
+                    words.stream()
+                            .allMatch(w -> w.isEmpty()
+                                    || SAYS_NOTHING.contains(w)
+                                    || named.stream().anyMatch(k -> k.name().equals(w))));
         }
     }
 
@@ -184,10 +219,9 @@ public final class EssentialOil {
         if (!kind.known()) {
             findings.add(Finding.hold(
                     "ESSENTIAL_OIL_UNKNOWN",
-                    "Nothing is on record of " + kind.name() + ": it may burn in the sun or sensitise at less than "
+                    "Not enough is on record of " + kind.name() + ": it may burn in the sun or sensitise at less than "
                             + "this.",
                     "Look its own limit for the skin up in a book before anybody uses it; never for children."));
-            return;
         }
         Double share = kind.mostFraction();
         if (share == null) {
@@ -209,6 +243,18 @@ public final class EssentialOil {
                                     + " in this much.",
                     share == 0 ? "Leave it out." : "Use less of it."));
         }
+    }
+
+    /** @param when such as "Below 40 °C"; vapour: whether it is hot enough then for the vapour to matter */
+    static Step stirredIn(String when, List<Used> oils, boolean vapour) {
+        return Step.hazardous(
+                when + " stir in "
+                        + oils.stream()
+                                .map(o -> Words.grams(o.massG()) + " of "
+                                        + o.kind().name())
+                                .collect(Collectors.joining(", "))
+                        + ".",
+                "Undiluted it burns skin and eyes" + (vapour ? "; its vapour catches fire." : "."));
     }
 
     /** What goes on with a product that holds these. */

@@ -169,16 +169,7 @@ public record SalveBatch(
         steps.add(
                 Step.of("Set a drop on a cold spoon; wait a minute. Too soft: a little wax. Too hard: a little oil."));
         if (!essentialOils.isEmpty()) {
-            steps.add(Step.hazardous(
-                    "Below 50 °C, just before pouring, stir in "
-                            + String.join(
-                                    ", ",
-                                    essentialOils.stream()
-                                            .map(o -> Words.grams(o.massG()) + " of "
-                                                    + o.kind().name())
-                                            .toList())
-                            + ".",
-                    "Undiluted it burns skin and eyes; its vapour catches fire."));
+            steps.add(EssentialOil.stirredIn("Below 50 °C, just before pouring,", essentialOils, true));
         }
         steps.add(Step.of("Pour into the tins, let them set open, close and label them."));
         return steps;
