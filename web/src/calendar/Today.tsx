@@ -20,6 +20,7 @@ const RECEIPT_MS = 7000
 
 const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
+  LOOK_AGAIN: 'To look at again',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
   SHAKE: 'To shake',
@@ -33,6 +34,7 @@ const HEADINGS: Record<Task['kind'], string> = {
 
 const PAGE: Record<Task['kind'], (t: Task) => string> = {
   STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
+  LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
   SHAKE: (t) => `/making/batches/${t.subjectId}`,
@@ -289,6 +291,8 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
 
   if (task.kind === 'STOP_TAKING')
     return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
+  if (task.kind === 'LOOK_AGAIN')
+    return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>

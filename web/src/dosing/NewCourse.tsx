@@ -11,7 +11,8 @@ import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
-import { Findings } from '../ui/Findings'
+import { Announce } from '../ui/Announce'
+import { Findings, inBreath } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
@@ -268,6 +269,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               <CourseStrip days={plan.days} today={today} />
             </Section>
           )}
+          <Announce text={inBreath(findings)} />
           <Findings findings={findings} label="Course findings" />
           <Because lines={plan?.because ?? []} />
           <SafetyLine />

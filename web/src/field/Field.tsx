@@ -6,7 +6,7 @@ import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { useStands } from './queries'
 import { StandForm } from './StandForm'
-import { StandVerdict } from './Verdict'
+import { Settles, StandVerdict } from './Verdict'
 import { Only } from '../ui/may'
 
 export function Field() {
@@ -47,8 +47,14 @@ export function Field() {
                           {s.name}
                         </Link>
                         <p className="text-soft text-sm">
-                          {s.place} · {s.commonName} ·{' '}
-                          <span className="font-plant italic">{s.scientificName}</span>
+                          {s.place} · {s.commonName}
+                          {s.scientificName && (
+                            <>
+                              {' '}
+                              · <span className="font-plant italic">{s.scientificName}</span>
+                            </>
+                          )}
+                          <Settles stand={s} />
                         </p>
                       </div>
                       {s.ground === 'CONTAMINATED' && (
@@ -57,7 +63,7 @@ export function Field() {
                       <StandVerdict stand={s} />
                       <ButtonLink to={`/field/stands/${s.id}/identify`}>Identify</ButtonLink>
                       <Only deed="record">
-                        <ButtonLink to={`/field/stands/${s.id}/harvest`}>Harvest</ButtonLink>
+                        {s.taxonId && <ButtonLink to={`/field/stands/${s.id}/harvest`}>Harvest</ButtonLink>}
                       </Only>
                     </li>
                   ))}
@@ -66,13 +72,21 @@ export function Field() {
             }
           </Loaded>
         </Section>
-        <Past
-          title="Harvests"
-          name="harvests"
-          open
-          load={(page) => ask(api.GET('/api/field/harvests', { params: { query: { page } } }))}
-          to={(id) => `/shelf/${id}`}
-        />
+        <div>
+          <Past
+            title="Harvests"
+            name="harvests"
+            open
+            load={(page) => ask(api.GET('/api/field/harvests', { params: { query: { page } } }))}
+            to={(id) => `/shelf/${id}`}
+          />
+          <Past
+            title="Stands put away"
+            name="stands put away"
+            load={(page) => ask(api.GET('/api/field/stands/past', { params: { query: { page } } }))}
+            to={(id) => `/field/stands/${id}`}
+          />
+        </div>
       </div>
     </Page>
   )

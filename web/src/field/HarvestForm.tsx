@@ -7,8 +7,9 @@ import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Choose } from '../ui/Choose'
-import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
-import { Findings } from '../ui/Findings'
+import { Button, ButtonLink, Input, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Announce } from '../ui/Announce'
+import { Findings, inBreath } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { PART, STAGE } from '../ui/dictionary'
@@ -23,11 +24,33 @@ type Request = Schemas['HarvestRequest']
 export const HarvestForm = pageOnly('record', function HarvestForm() {
   const { id = '' } = useParams()
   const stand = useStand(id)
-  return <Loaded query={stand}>{(s) => <WithCard stand={s} />}</Loaded>
+  return (
+    <Loaded query={stand}>
+      {(s) => (s.taxonId ? <WithCard stand={s} taxonId={s.taxonId} /> : <NobodyKnows stand={s} />)}
+    </Loaded>
+  )
 })
 
-function WithCard({ stand }: { stand: Schemas['StandView'] }) {
-  const taxon = useTaxon(stand.taxonId)
+/** The same that the server would say, without a form that nothing could save. */
+function NobodyKnows({ stand }: { stand: Schemas['StandView'] }) {
+  return (
+    <Page
+      title={`Harvest at ${stand.name}`}
+      actions={
+        <ButtonLink kind="main" to={`/field/stands/${stand.id}/identify`}>
+          Identify
+        </ButtonLink>
+      }
+    >
+      <p className="border-madder bg-madder-pale max-w-2xl border-l-8 px-3 py-2 text-lg">
+        Nobody knows what this plant is. Nothing may be picked of it; look again when it can be told.
+      </p>
+    </Page>
+  )
+}
+
+function WithCard({ stand, taxonId }: { stand: Schemas['StandView']; taxonId: string }) {
+  const taxon = useTaxon(taxonId)
   return <Loaded query={taxon}>{(t) => <HarvestPage stand={stand} taxon={t} />}</Loaded>
 }
 
@@ -217,6 +240,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               </dl>
             )}
           </Section>
+          <Announce text={inBreath(findings)} />
           <Findings findings={findings} label="Harvest findings" />
           <Acknowledge findings={findings} reasons={reasons} />
           <ProblemNotice error={save.error} />

@@ -6,8 +6,11 @@ import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
+import { KindOfPlant } from '../identification/KindOfPlant'
 import { Look, type Seen } from '../identification/Look'
+import type { Group } from '../identification/StageOfIt'
 import { Input } from '../ui/controls'
+import { forget } from '../ui/kept'
 import { Loaded, Page } from '../ui/page'
 
 import { KeepIdentification, type Kept } from './KeepIdentification'
@@ -22,7 +25,7 @@ export function IdentifyStand() {
   return (
     <Loaded query={stand}>
       {(s) =>
-        taxon.data && session.data ? (
+        (taxon.data ?? !s.taxonId) && session.data ? (
           <IdentifyPage stand={s} taxon={taxon.data} today={isoToday()} region={session.data.region ?? ''} />
         ) : null
       }
@@ -37,7 +40,8 @@ function IdentifyPage({
   region,
 }: {
   stand: Schemas['StandView']
-  taxon: Schemas['TaxonView']
+  /** Undefined for a plant nobody has a name for. */
+  taxon: Schemas['TaxonView'] | undefined
   today: string
   region: string
 }) {
@@ -45,6 +49,9 @@ function IdentifyPage({
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [on, setOn] = useState(today)
+  const [group, setGroup] = useState<Group>(taxon?.group ?? 'PLANT')
+  const draft = `look ${stand.id}`
+  const last = stand.identification
   const save = useMutation({
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       await ask(
@@ -56,6 +63,7 @@ function IdentifyPage({
       await sendPictures(stand.id, pictures, { takenOn: on, identificationId: id })
     },
     onSuccess: async () => {
+      forget(draft)
       await queries.invalidateQueries()
       await navigate(`/field/stands/${stand.id}`)
     },
@@ -70,16 +78,24 @@ function IdentifyPage({
           value={on}
           onChange={(e) => e.target.value && setOn(e.target.value)}
         />
+        {!taxon && <KindOfPlant value={group} onChange={setGroup} />}
         <p className="text-soft basis-full sm:flex-1 sm:basis-0">
           {stand.place}. Tap what you see; leave out what you cannot. What it was taken for is not shown while
           you look.
         </p>
       </div>
-      <Look group={taxon.group} on={on} region={region}>
-        {(answer, seen) => (
+      <Look
+        key={group}
+        draft={draft}
+        group={group}
+        on={on}
+        region={region}
+        earlier={last?.goesOn ? last : undefined}
+      >
+        {(answer, seen, wentOn) => (
           <KeepIdentification
             answer={answer}
-            before={Boolean(stand.identification)}
+            before={Boolean(last) && !wentOn}
             error={save.error}
             busy={save.isPending}
             onKeep={(kept, pictures) => save.mutate({ kept, pictures, seen })}

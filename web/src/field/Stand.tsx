@@ -13,7 +13,8 @@ import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
 import { StandForm } from './StandForm'
 import { Tags } from './Tags'
-import { StandVerdict } from './Verdict'
+import { PutAway, PutAwayNotice } from './PutAway'
+import { Settles, StandVerdict } from './Verdict'
 import { Only, only } from '../ui/may'
 
 export function Stand() {
@@ -152,7 +153,9 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
             Identify
           </ButtonLink>
           <Only deed="record">
-            <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
+            {stand.taxonId && !stand.putAwayOn && (
+              <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
+            )}
           </Only>
           <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>
           <Only deed="record">
@@ -162,9 +165,17 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
       }
     >
       <p className="mb-3">
-        {stand.place} · {stand.commonName} · <span className="font-plant italic">{stand.scientificName}</span>{' '}
+        {stand.place} · {stand.commonName}
+        {stand.scientificName && (
+          <>
+            {' '}
+            · <span className="font-plant italic">{stand.scientificName}</span>
+          </>
+        )}{' '}
         <StandVerdict stand={stand} />
+        <Settles stand={stand} />
       </p>
+      {stand.putAwayOn && <PutAwayNotice stand={stand} />}
       {editing && <StandForm stand={stand} onDone={() => setEditing(false)} />}
       <div className="grid gap-4 lg:grid-cols-2">
         <Looks stand={stand} />
@@ -180,7 +191,8 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
         <Tags stand={stand} />
         <Photos stand={stand} />
       </div>
-      <DoubtOrClear stand={stand} />
+      {stand.taxonId && <DoubtOrClear stand={stand} />}
+      {!stand.putAwayOn && <PutAway stand={stand} />}
     </Page>
   )
 }

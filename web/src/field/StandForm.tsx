@@ -12,7 +12,7 @@ import { ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
 
 const form = z.object({
-  taxonId: z.string().min(1, 'Choose the plant you take it for.'),
+  taxonId: z.string(),
   name: z.string().min(1, 'Give the stand a name.').max(120),
   place: z.string().min(1, 'Say where it is.').max(120),
   ground: z.enum(['CLEAN', 'UNKNOWN', 'CONTAMINATED']),
@@ -83,7 +83,13 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
   })
   const save = useMutation({
     mutationFn: ({ v, version }: { v: Values; version: number }) => {
-      const body = { ...v, id, neighbour: v.neighbour || undefined, reason: v.reason || undefined }
+      const body = {
+        ...v,
+        taxonId: v.taxonId || undefined,
+        id,
+        neighbour: v.neighbour || undefined,
+        reason: v.reason || undefined,
+      }
       return stand
         ? ask(
             api.PUT('/api/field/stands/{id}', {
@@ -122,7 +128,10 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
                 value={field.value}
                 onChange={field.onChange}
                 error={errors.taxonId?.message}
-                choices={(taxa.data ?? []).map((t) => ({ value: t.id, label: t.commonName, hint: t.name }))}
+                choices={[
+                  { value: '', label: 'nobody knows yet' },
+                  ...(taxa.data ?? []).map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
+                ]}
               />
             )}
           />
@@ -185,7 +194,13 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
           <ProblemNotice error={save.error} />
           <WhatChanged
             error={save.error}
-            before={seen.stand && { ...seen.stand, neighbour: seen.stand.neighbour ?? '' }}
+            before={
+              seen.stand && {
+                ...seen.stand,
+                taxonId: seen.stand.taxonId ?? '',
+                neighbour: seen.stand.neighbour ?? '',
+              }
+            }
             mine={f.getValues()}
             labels={LABELS}
             say={say}

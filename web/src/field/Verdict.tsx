@@ -1,4 +1,6 @@
 import type { Schemas } from '../api/client'
+import { STAGE } from '../ui/dictionary'
+import { month } from '../ui/words'
 
 type StandView = Schemas['StandView']
 
@@ -22,4 +24,17 @@ export function StandVerdict({ stand }: { stand: StandView }) {
 
 function Word({ tone, children }: { tone: string; children: React.ReactNode }) {
   return <span className={`border-2 px-1.5 text-sm font-semibold whitespace-nowrap ${tone}`}>{children}</span>
+}
+
+/** When, and by what, it can be told; nothing for one that is certain. */
+export function Settles({ stand }: { stand: StandView }) {
+  const at = stand.settles
+  if (!at) return null
+  return (
+    <span className="block">
+      Can be told {STAGE[at.stage]}
+      {at.months.length > 0 && `, ${at.months.map(month).join(', ')}`}
+      {at.characters.length > 0 && `, by ${at.characters.slice(0, 3).join(', ').toLowerCase()}`}
+    </span>
+  )
 }

@@ -5,12 +5,13 @@ import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask } from '../api/client'
 import { useSession } from '../household/queries'
-import { Look, type Answer, type Seen } from '../identification/Look'
-import { STAGES, type Group } from '../identification/StageOfIt'
+import { KindOfPlant } from '../identification/KindOfPlant'
+import { Look, type Seen } from '../identification/Look'
+import type { Group } from '../identification/StageOfIt'
 import { Choose } from '../ui/Choose'
 import { Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
-import { GROUP } from '../ui/dictionary'
+import { forget } from '../ui/kept'
 
 import { KeepIdentification, type Kept } from './KeepIdentification'
 import { sendPictures, type Chosen } from './PictureField'
@@ -32,25 +33,15 @@ function Ask({ today, region }: { today: string; region: string }) {
   const [place, setPlace] = useState('')
   const [stand, setStand] = useState('')
   const [on, setOn] = useState(today)
+  const draft = 'look at something'
   const save = useMutation({
-    mutationFn: async ({
-      kept,
-      pictures,
-      answer,
-      seen,
-    }: {
-      kept: Kept
-      pictures: Chosen
-      answer: Answer
-      seen: Seen
-    }) => {
+    mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       let at = stand
       if (at === '') {
         await ask(
           api.POST('/api/field/stands', {
             body: {
               id: ids.stand,
-              taxonId: answer.verdict.taxon ?? '',
               name,
               place,
               ground: 'UNKNOWN',
@@ -72,6 +63,7 @@ function Ask({ today, region }: { today: string; region: string }) {
       return at
     },
     onSuccess: async (at) => {
+      forget(draft)
       await queries.invalidateQueries()
       await navigate(`/field/stands/${at}`)
     },
@@ -79,17 +71,7 @@ function Ask({ today, region }: { today: string; region: string }) {
   return (
     <Page title="What is this?">
       <div className="mb-3 flex flex-wrap items-end gap-3">
-        <div className="w-44">
-          <Choose
-            label="Kind"
-            value={group}
-            choices={(Object.keys(STAGES) as Group[]).map((g) => ({
-              value: g,
-              label: GROUP[g],
-            }))}
-            onChange={setGroup}
-          />
-        </div>
+        <KindOfPlant value={group} onChange={setGroup} />
         <Input
           label="Seen on"
           type="date"
@@ -101,14 +83,14 @@ function Ask({ today, region }: { today: string; region: string }) {
           Tap what you see; leave out what you cannot.
         </p>
       </div>
-      <Look key={group} group={group} on={on} region={region}>
+      <Look key={group} draft={draft} group={group} on={on} region={region}>
         {(answer, seen) => (
           <KeepIdentification
             answer={answer}
             before={stand !== ''}
             error={save.error}
             busy={save.isPending}
-            onKeep={(kept, pictures) => save.mutate({ kept, pictures, answer, seen })}
+            onKeep={(kept, pictures) => save.mutate({ kept, pictures, seen })}
           >
             <Choose
               label="Stand"
@@ -123,6 +105,11 @@ function Ask({ today, region }: { today: string; region: string }) {
               <>
                 <Input label="Name of the new stand" value={name} onChange={(e) => setName(e.target.value)} />
                 <Input label="Place" value={place} onChange={(e) => setPlace(e.target.value)} />
+                {answer.verdict.status !== 'CONFIRMED' && (
+                  <p className="text-soft text-sm">
+                    It is kept as a plant nobody knows yet. You will be told when it can be looked at again.
+                  </p>
+                )}
               </>
             )}
           </KeepIdentification>

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { useCharacters } from '../herbarium/queries'
 import { Button, ButtonLink, Toggle } from '../ui/controls'
 import { LOOKING, STAGE } from '../ui/dictionary'
 import { Loaded, ProblemNotice, SafetyLine } from '../ui/page'
+import { draftKey, forget, read, write } from '../ui/kept'
 import { useLive } from '../ui/useLive'
+import { date } from '../ui/words'
 import { Question } from './Question'
 import { StageOfIt, type Group, type Stage } from './StageOfIt'
 import { Verdict } from './Verdict'
@@ -22,6 +24,12 @@ export interface Seen {
   again: Observation[]
 }
 
+/** @param wentOn whether answers of an earlier look are among these: then it is still that one look */
+type Keep = (answer: Answer, seen: Seen, wentOn: boolean) => React.ReactNode
+
+/** What was seen at a look that was not certain, to go on from. */
+export type Earlier = Pick<Schemas['IdentificationView'], 'on' | 'stage' | 'conditions' | 'observations'>
+
 const CONDITIONS: { value: Condition; label: string }[] = [
   { value: 'WET', label: 'wet' },
   { value: 'DULL_WEATHER', label: 'dull weather' },
@@ -36,20 +44,36 @@ const CONDITIONS: { value: Condition; label: string }[] = [
  * be changed any more, only looked at anew.
  */
 export function Look({
+  draft,
   group,
   on,
   region,
+  earlier,
   children,
 }: {
+  /** What the unsaved answers are kept under; `forget` it when they are saved. */
+  draft: string
   group: Group
   on: string
   region: string
+  earlier?: Earlier | undefined
   /** What to do with the verdict. */
-  children: (answer: Answer, seen: Seen) => React.ReactNode
+  children: Keep
 }) {
   const [round, setRound] = useState(0)
   return (
-    <Round key={round} group={group} on={on} region={region} onAnew={() => setRound(round + 1)}>
+    <Round
+      key={round}
+      draft={draft}
+      group={group}
+      on={on}
+      region={region}
+      earlier={earlier}
+      onAnew={() => {
+        forget(draft)
+        setRound(round + 1)
+      }}
+    >
       {children}
     </Round>
   )
@@ -61,27 +85,70 @@ interface Step {
   state: string | null
 }
 
+/** A look under way, as the browser keeps it until it is saved. */
+interface Begun {
+  stage: Stage
+  conditions: Condition[]
+  steps: Step[]
+  wentOn: boolean
+  ended: boolean
+  again: Observation[]
+  notAgain: boolean
+}
+
+function Offer({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <section
+      aria-label={name}
+      className="border-water bg-water-pale mb-3 max-w-3xl space-y-2 border-l-8 px-3 py-2"
+    >
+      {children}
+    </section>
+  )
+}
+
 function Round({
+  draft,
   group,
   on,
   region,
+  earlier,
   onAnew,
   children,
 }: {
+  draft: string
   group: Group
   on: string
   region: string
+  earlier: Earlier | undefined
   onAnew: () => void
-  children: (answer: Answer, seen: Seen) => React.ReactNode
+  children: Keep
 }) {
   const characters = useCharacters()
-  const [stage, setStage] = useState<Stage>()
+  // What was begun here and not kept. It is offered, never gone on with unasked: it may have been another plant.
+  const [begun] = useState(() => read<Begun | null>(draftKey(draft, 'begun'), null))
+  const [stage, setStage] = useState<Stage | null>(null)
   const [conditions, setConditions] = useState<Condition[]>([])
   const [steps, setSteps] = useState<Step[]>([])
+  const [wentOn, setWentOn] = useState(false)
   const [further, setFurther] = useState(false)
   const [ended, setEnded] = useState(false)
   const [again, setAgain] = useState<Observation[]>([])
   const [notAgain, setNotAgain] = useState(false)
+  useEffect(() => {
+    if (stage === null || steps.length === 0) return
+    const now: Begun = { stage, conditions, steps, wentOn, ended, again, notAgain }
+    write(draftKey(draft, 'begun'), now)
+  }, [draft, stage, conditions, steps, wentOn, ended, again, notAgain])
+  const goOn = (from: Begun) => {
+    setStage(from.stage)
+    setConditions(from.conditions)
+    setSteps(from.steps)
+    setWentOn(from.wentOn)
+    setEnded(from.ended)
+    setAgain(from.again)
+    setNotAgain(from.notAgain)
+  }
 
   const observations = steps.flatMap((s) =>
     s.state === null ? [] : [{ character: s.character, state: s.state }],
@@ -95,7 +162,7 @@ function Round({
     unseeable: steps.filter((s) => s.state === null).map((s) => s.character),
     again,
   }
-  const next = useLive('next look', stage === undefined ? null : body, (b: typeof body, signal) =>
+  const next = useLive('next look', stage === null ? null : body, (b: typeof body, signal) =>
     ask(api.POST('/api/calculators/identify/next', { body: b, signal })),
   )
   const wanted = ended && next.data && !next.behind && !notAgain ? next.data.again[0] : undefined
@@ -106,8 +173,45 @@ function Round({
     queryFn: ({ signal }) => ask(api.POST('/api/calculators/identify', { body, signal })),
   })
 
-  if (stage === undefined) {
-    return <StageOfIt group={group} month={body.month} region={region} onStage={setStage} />
+  if (stage === null) {
+    return (
+      <>
+        {begun && (
+          <Offer name="A look not kept yet">
+            <p>
+              A look was begun here and not kept: {begun.steps.length} characters, {STAGE[begun.stage]}. Go on
+              only if it is the same plant.
+            </p>
+            <Button onClick={() => goOn(begun)}>Go on with it</Button>
+          </Offer>
+        )}
+        {earlier && (
+          <Offer name="A look that was not certain">
+            <p>
+              On {date(earlier.on)} {earlier.observations.length} characters were looked at,{' '}
+              {STAGE[earlier.stage]}, and it was not certain. If it is still so, and the same plant, go on
+              from there; both together are one look.
+            </p>
+            <Button
+              onClick={() =>
+                goOn({
+                  stage: earlier.stage,
+                  conditions: earlier.conditions,
+                  steps: earlier.observations,
+                  wentOn: true,
+                  ended: false,
+                  again: [],
+                  notAgain: false,
+                })
+              }
+            >
+              Take that look up again
+            </Button>
+          </Offer>
+        )}
+        <StageOfIt group={group} month={body.month} region={region} onStage={setStage} />
+      </>
+    )
   }
   return (
     <Loaded query={characters}>
@@ -151,7 +255,7 @@ function Round({
                 )}
               </div>
               <div className="space-y-3">
-                {verdict.data && children(verdict.data, { stage, conditions, observations, again })}
+                {verdict.data && children(verdict.data, { stage, conditions, observations, again }, wentOn)}
                 <SafetyLine />
               </div>
             </div>

@@ -49,6 +49,8 @@ export const Formula = withLots(function Formula({ lots }) {
     const first = shelf.filter(usable).slice(0, 2)
     return [part(first[0]?.id, 'LEAD'), part((first[1] ?? first[0])?.id, 'SUPPORT')]
   })
+  // As typed, by the number of the part: what 100 mL of it cost the household.
+  const [costs, setCosts] = useState<Record<number, string>>({})
   const [daily, setDaily] = useState(0)
   const vessels = useVessels()
   const [ownSizes, setSizes] = useState<{ capacity: string; count: string }[]>()
@@ -67,7 +69,10 @@ export const Formula = withLots(function Formula({ lots }) {
     setParts(parts.map((p, k) => (k === i ? { ...p, ...change } : p)))
   const body = {
     kind: 'FORMULA' as const,
-    parts,
+    parts: parts.map((p, i) => {
+      const hundred = number(costs[i] ?? '')
+      return hundred >= 0 ? { ...p, costPerMl: hundred / 100 } : p
+    }),
     ...(daily > 0 ? { dailyMl: daily } : {}),
     bottles: sizes
       .map((s) => ({ capacityMl: number(s.capacity), count: number(s.count) }))
@@ -116,11 +121,26 @@ export const Formula = withLots(function Formula({ lots }) {
               onChange={(taste) => set(i, { tastes: [taste] })}
             />
           </div>
+          <NumberInput
+            label={`What 100 mL of part ${i + 1} cost, if known`}
+            value={costs[i] ?? ''}
+            onChange={(typed) => setCosts({ ...costs, [i]: typed })}
+          />
           {parts.length > 1 && (
             <button
               type="button"
               className="text-soft min-h-8 text-sm underline"
-              onClick={() => setParts(parts.filter((_, k) => k !== i))}
+              onClick={() => {
+                setParts(parts.filter((_, k) => k !== i))
+                setCosts(
+                  Object.fromEntries(
+                    parts
+                      .map((_, k) => costs[k] ?? '')
+                      .filter((_, k) => k !== i)
+                      .map((typed, k) => [k, typed]),
+                  ),
+                )
+              }}
             >
               leave part {i + 1} out
             </button>

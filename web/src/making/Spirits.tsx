@@ -1,5 +1,7 @@
 import { useKeepsTo } from '../household/queries'
 import type { Schemas } from '../api/client'
+import { Toggle } from '../ui/controls'
+import { figure } from '../ui/words'
 import { stockOf, usable, type LotView } from './lots'
 import { Stock, type StockIn } from './Stock'
 
@@ -35,7 +37,7 @@ export function spiritsOf(lots: LotView[]): StockIn[] {
     : SPIRITS.slice(0, 1)
 }
 
-/** Asks which spirit only where none stands on the shelf; else all of them are poured from as it comes out best. */
+/** Which spirit, where none stands on the shelf; else from which of them: all, as it comes out best, unless some are left out. */
 export function Spirits({
   lots,
   value,
@@ -45,7 +47,27 @@ export function Spirits({
   value: StockIn[]
   onChange: (spirits: StockIn[]) => void
 }) {
-  if (value.some((s) => s.lotId)) return null
+  const own = stockOf(lots, ['SPIRIT']).filter(usable).slice(0, 16)
+  if (value.some((s) => s.lotId)) {
+    const used = (id: string) => value.some((s) => s.lotId === id)
+    return own.length < 2 ? null : (
+      <fieldset>
+        <legend className="text-soft text-sm font-medium">Pour from</legend>
+        {own.map((l) => (
+          <Toggle
+            key={l.id}
+            label={`${l.name}${l.strengthPercent == null ? '' : `, ${figure(l.strengthPercent)} %`}${l.openedOn ? ', open' : ''}`}
+            checked={used(l.id)}
+            onChange={(yes) => {
+              const left = own.filter((o) => (o.id === l.id ? yes : used(o.id)))
+              // Something must be poured from.
+              if (left.length > 0) onChange(left.map((o) => ({ lotId: o.id })))
+            }}
+          />
+        ))}
+      </fieldset>
+    )
+  }
   return (
     <Stock
       label="Spirit"

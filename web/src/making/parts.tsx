@@ -4,6 +4,7 @@ import { vesselName, type VesselView } from '../shelf/vessels'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
 import { Acknowledge, type useAcknowledged } from '../ui/Acknowledge'
+import { Announce } from '../ui/Announce'
 import { Findings } from '../ui/Findings'
 import { Because, ProblemNotice, Section } from '../ui/page'
 import { figure } from '../ui/words'
@@ -14,6 +15,7 @@ type Finding = Schemas['Finding']
 
 /** Name, findings, acknowledgement and the button that starts a batch: the same for every kind. */
 export function StartPanel({
+  says,
   name,
   onName,
   findings,
@@ -27,6 +29,8 @@ export function StartPanel({
   ready,
   onStart,
 }: {
+  /** What follows now, in a sentence. */
+  says: string
   name: string
   onName: (name: string) => void
   findings: Finding[]
@@ -44,6 +48,7 @@ export function StartPanel({
   const stopped = findings.some((f) => f.severity === 'STOP')
   return (
     <div className="space-y-3">
+      <Announce text={says} />
       <Findings findings={findings.filter((f) => f.severity !== 'NOTE')} label="Bench findings" />
       <Acknowledge findings={findings} reasons={reasons} />
       <Section>

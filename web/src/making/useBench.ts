@@ -2,11 +2,13 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import type { paths } from '../api/schema'
 import { useAcknowledged } from '../ui/Acknowledge'
 import { isoToday } from '../ui/clock'
+import { inBreath } from '../ui/Findings'
 import { useLive } from '../ui/useLive'
+import { range } from '../ui/words'
 
 /** Any of the kinds; the server tells them apart by `kind`. */
 export type BatchRequest = paths['/api/making/batches']['post']['requestBody']['content']['application/json']
@@ -14,6 +16,15 @@ export type BatchRequest = paths['/api/making/batches']['post']['requestBody']['
 /** What the shell adds to every request. */
 type Common = 'id' | 'name' | 'startedOn' | 'acknowledged'
 export type BatchBody = BatchRequest extends infer R ? (R extends unknown ? Omit<R, Common> : never) : never
+
+/** What a plan comes to, for whoever listens instead of looking. */
+function inWords(view: Schemas['PlanView']): string {
+  const against = inBreath(view.findings)
+  if (!view.plan) return `It cannot be made like this. ${against}`
+  const facts = view.plan.facts.slice(0, 3).map((f) => `${f.label} ${range(f.value)} ${f.unit}`)
+  const strength = view.plan.finalPercent ? [`final strength ${range(view.plan.finalPercent)} % vol`] : []
+  return `${[...facts, ...strength].join(', ')}. ${against}`
+}
 
 /**
  * A bench: reckons live while things are dragged, and starts the batch. Name and reasons do not change the reckoning and so
@@ -52,6 +63,7 @@ export function useBench(called: string, body: BatchBody) {
     behind: live.behind,
     plan: live.data?.plan,
     panel: {
+      says: live.data && !live.behind ? inWords(live.data) : '',
       name,
       onName: setNamed,
       findings: live.data?.findings ?? [],

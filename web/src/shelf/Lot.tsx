@@ -16,7 +16,7 @@ import { LABELS } from './BoughtForm'
 import { EditLot } from './EditLot'
 import { PERCENT } from './percent'
 import { DoubtLot } from './DoubtLot'
-import { useLot } from './queries'
+import { useLot, useUnprintable } from './queries'
 import { Basket, Jar } from './Vessel'
 import { useVessels, vesselName } from './vessels'
 import { Only, only } from '../ui/may'
@@ -27,6 +27,16 @@ export function Lot() {
   const { id = '' } = useParams()
   const lot = useLot(id)
   return <Loaded query={lot}>{(l) => <LotPage lot={l} />}</Loaded>
+}
+
+/** Which letters of the name a label has no type for. Plain ones are not asked about. */
+function Unprintable({ lot }: { lot: LotView }) {
+  const letters = useUnprintable(lot.id, /[^\u0020-\u024f]/.test(lot.name)).data?.unprintable
+  return letters ? (
+    <p className="border-amber bg-amber-pale mb-3 border-l-8 px-3 py-2">
+      The label has no type for {letters}; it prints a question mark there. Write it on by hand.
+    </p>
+  ) : null
 }
 
 function LotPage({ lot }: { lot: LotView }) {
@@ -44,6 +54,7 @@ function LotPage({ lot }: { lot: LotView }) {
             target="_blank"
             rel="noreferrer"
           >
+            <Unprintable lot={lot} />
             Label (PDF)
           </a>
           <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>

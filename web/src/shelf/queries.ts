@@ -9,6 +9,13 @@ export const useLot = (id: string) =>
     queryFn: () => ask(api.GET('/api/shelf/lots/{id}', { params: { path: { id } } })),
   })
 
+export const useUnprintable = (id: string, enabled: boolean) =>
+  useQuery({
+    queryKey: ['label', id],
+    enabled,
+    queryFn: () => ask(api.GET('/api/shelf/lots/{id}/label', { params: { path: { id } } })),
+  })
+
 /** What will be gone soon, as fast as it was used lately. */
 export const useRunningOut = () =>
   useQuery({ queryKey: ['running-out'], queryFn: () => ask(api.GET('/api/shelf/running-out')) })

@@ -47,6 +47,14 @@ export function FindingRow({ finding }: { finding: Finding }) {
   )
 }
 
+/** In one breath, the gravest only: for whoever listens. */
+export function inBreath(findings: Finding[]): string {
+  const of = (s: Severity) => findings.filter((f) => f.severity === s)
+  const worst = [of('STOP'), of('HOLD'), of('WARN')].find((some) => some.length > 0)
+  if (!worst?.[0]) return 'Nothing stands against it'
+  return `${worst[0].severity}: ${worst[0].message}${worst.length > 1 ? ` And ${worst.length - 1} more.` : ''}`
+}
+
 const order: Severity[] = ['STOP', 'HOLD', 'WARN', 'NOTE']
 
 /** The gravest first; notes fold away when there are many. */

@@ -1,5 +1,5 @@
 import { number } from './read'
-import { Description, Field as HField, Input as HInput, Label, Switch } from '@headlessui/react'
+import { Description, Field as HField, Input as HInput, Label, Select, Switch } from '@headlessui/react'
 import { forwardRef, useEffect, useId, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { Link } from 'react-router'
@@ -42,7 +42,7 @@ export const box =
 
 type InputProps = React.InputHTMLAttributes<HTMLInputElement> & {
   label: string
-  unit?: string
+  unit?: React.ReactNode
   hint?: string
   error?: string | undefined
 }
@@ -57,7 +57,10 @@ export const Input = forwardRef<HTMLInputElement, InputProps>(function Input(
       <Label className="text-soft block text-sm font-medium">{label}</Label>
       <div className="relative">
         <HInput ref={ref} invalid={Boolean(error)} className={box} {...props} />
-        {unit && (
+        {unit && typeof unit !== 'string' && (
+          <span className="absolute inset-y-0 right-1 flex items-center">{unit}</span>
+        )}
+        {unit && typeof unit === 'string' && (
           <span className="text-soft pointer-events-none absolute inset-y-0 right-2 flex items-center text-sm">
             {unit}
           </span>
@@ -81,6 +84,14 @@ const TYPED: Record<string, Schemas['AmountTextRequest']['quantity']> = {
   '°C': 'TEMPERATURE',
 }
 
+/** Other units to choose where a keyboard has numbers only; the first is the field's own. */
+const OTHERS: Record<Schemas['AmountTextRequest']['quantity'], string[]> = {
+  MASS: ['g', 'kg', 'oz', 'lb'],
+  VOLUME: ['mL', 'l', 'tsp', 'tbsp', 'cup', 'fl oz'],
+  STRENGTH: ['% vol', 'US proof', 'UK proof'],
+  TEMPERATURE: ['°C', '°F'],
+}
+
 const OFFLINE = 'The server can not be reached to read this; type a plain number, or try again.'
 
 /** A number typed as text, so that what was typed is never lost; NaN when it is none. */
@@ -102,16 +113,21 @@ export function NumberInput({
   const [read, setRead] = useState<{ hint?: string; error?: string }>({})
   const quantity = unit ? TYPED[unit] : undefined
   const input = useRef<HTMLInputElement>(null)
-  const unread = quantity !== undefined && value.trim() !== '' && Number.isNaN(number(value))
+  const [other, setOther] = useState<string>()
+  const unread =
+    quantity !== undefined && value.trim() !== '' && (Number.isNaN(number(value)) || other !== undefined)
   const readTyped = async () => {
     if (!unread) return false
     try {
       const answer = await ask(
-        api.POST('/api/calculators/amount', { body: { text: value, quantity, kitchen: kitchen() } }),
+        api.POST('/api/calculators/amount', {
+          body: { text: [value, other].join(' ').trim(), quantity, kitchen: kitchen() },
+        }),
       )
       // At once, so that a form sent off right after sends the figure.
       flushSync(() => {
         setRead({ hint: answer.read })
+        setOther(undefined)
         onChange(String(Number(answer.value.toPrecision(6))))
       })
       return true
@@ -139,7 +155,15 @@ export function NumberInput({
     <Input
       ref={input}
       label={label}
-      {...(unit ? { unit } : {})}
+      {...(unit
+        ? {
+            unit: quantity ? (
+              <UnitOf label={label} units={OTHERS[quantity]} value={other} onChange={setOther} />
+            ) : (
+              unit
+            ),
+          }
+        : {})}
       {...(says ? { hint: says } : {})}
       inputMode="decimal"
       value={value}
@@ -150,6 +174,35 @@ export function NumberInput({
         onChange(e.target.value)
       }}
     />
+  )
+}
+
+/** The unit that is typed in; another than the field's own is turned into it. */
+function UnitOf({
+  label,
+  units,
+  value,
+  onChange,
+}: {
+  label: string
+  units: string[]
+  value: string | undefined
+  onChange: (unit: string | undefined) => void
+}) {
+  return (
+    <Select
+      aria-label={`${label}, unit`}
+      className="text-soft data-[focus]:outline-water h-9 appearance-none bg-transparent px-1 text-right text-sm"
+      value={value ?? units[0]}
+      onChange={(e) => onChange(e.target.value === units[0] ? undefined : e.target.value)}
+    >
+      {units
+        // Whose fluid ounce, only a kitchen that has one knows.
+        .filter((u) => u !== 'fl oz' || kitchen() !== 'METRIC')
+        .map((u) => (
+          <option key={u}>{u}</option>
+        ))}
+    </Select>
   )
 }
 

@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react'
 
 const PREFIX = 'sallowbrook.draft.'
 
-function read<T>(key: string, first: T): T {
+export const draftKey = (form: string, field: string) => `${form} ${field}`
+
+export function read<T>(key: string, first: T): T {
   try {
     const text = sessionStorage.getItem(PREFIX + key)
     return text === null ? first : (JSON.parse(text) as T)
@@ -11,17 +13,19 @@ function read<T>(key: string, first: T): T {
   }
 }
 
+export function write(key: string, value: unknown) {
+  try {
+    sessionStorage.setItem(PREFIX + key, JSON.stringify(value))
+  } catch {
+    // A full or forbidden store: then it is kept as long as the page.
+  }
+}
+
 /** As useState, and still there after going back, a reload, or a page left by mistake, until it is saved. */
 export function useKept<T>(form: string, field: string, first: T) {
-  const key = `${form} ${field}`
+  const key = draftKey(form, field)
   const [value, setValue] = useState(() => read(key, first))
-  useEffect(() => {
-    try {
-      sessionStorage.setItem(PREFIX + key, JSON.stringify(value))
-    } catch {
-      // A full or forbidden store: then it is kept as long as the page.
-    }
-  }, [key, value])
+  useEffect(() => write(key, value), [key, value])
   return [value, setValue] as const
 }
 

@@ -100,6 +100,11 @@ public class BenchTest extends InBrowser {
         assertThat(main()).containsText("Your own that are free");
         assertThat(main()).containsText("Bottles of 50 mL");
         assertThat(main()).containsText("Meadowsweet tincture (B");
+        field("What 100 mL of part 1 cost, if known").fill("12");
+        assertThat(main()).containsText("costs is not known");
+        field("What 100 mL of part 2 cost, if known").fill("6");
+        // 20 mL of each.
+        assertThat(main()).containsText("Cost3.6 in your money");
         start("Joint formula");
         choose("Which of your own", "bottle of 50 mL");
         field("Each holds").fill("20");

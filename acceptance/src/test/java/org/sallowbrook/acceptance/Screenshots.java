@@ -1,8 +1,13 @@
 package org.sallowbrook.acceptance;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo data. No test by its name: runs only by ./sallowbrook screenshots. */
@@ -50,6 +55,7 @@ public class Screenshots extends InBrowser {
         go("/making");
         link("Meadowsweet tincture, third").first().waitFor();
         shot("bench");
+        contactSheetOfVessels();
         go("/making/tincture");
         page.getByText("Pressed yield").waitFor();
         choose("Herb", "meadowsweet");
@@ -101,6 +107,50 @@ public class Screenshots extends InBrowser {
         page.getByText("cannot see it").waitFor();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
+    }
+
+    /** Every preparation's vessel as its bench first draws it, on one page. */
+    private void contactSheetOfVessels() {
+        go("/making");
+        link("Tincture").first().waitFor();
+        List<String> benches = page.locator("main a[href^='/making/']").all().stream()
+                .map(a -> a.getAttribute("href"))
+                .filter(href -> href.matches("/making/[a-z-]+"))
+                .distinct()
+                .toList();
+        List<Map<String, String>> drawn = new ArrayList<>();
+        for (String bench : benches) {
+            go(bench);
+            Locator vessel = page.locator("[data-vessel]").first();
+            Locator none = page.getByText("It cannot be made like this");
+            page.locator("main h1").waitFor();
+            try {
+                vessel.or(none).first().waitFor(new Locator.WaitForOptions().setTimeout(4000));
+            } catch (TimeoutError ignored) {
+                // A bench without a vessel: calibration, say.
+                continue;
+            }
+            if (vessel.count() > 0) {
+                drawn.add(Map.of(
+                        "name",
+                        page.locator("main h1").innerText(),
+                        "svg",
+                        (String) vessel.evaluate("e => e.outerHTML"),
+                        "label",
+                        vessel.getAttribute("aria-label")));
+            }
+        }
+        page.evaluate("""
+                drawn => {
+                  const cell = d => `<figure style="margin:0;padding:6px;border:1px solid var(--line);overflow:hidden">
+                    <figcaption style="font-weight:600;font-size:15px">${d.name}</figcaption>
+                    <div class="sheet">${d.svg}</div>
+                    <p style="font-size:11px;line-height:1.25;margin:4px 0 0;color:var(--soft)">${d.label}</p></figure>`;
+                  document.body.innerHTML = `<style>.sheet svg{height:128px!important;max-height:128px;width:100%}</style>
+                    <main style="display:grid;grid-template-columns:repeat(6,1fr);gap:6px;padding:8px">
+                    ${drawn.map(cell).join('')}</main>`;
+                }""", drawn);
+        shot("vessels");
     }
 
     private void shot(String name) {

@@ -122,4 +122,56 @@ public class CalculatorsTest extends ServerTest {
                             + jar.path("id").asString());
         }
     }
+
+    @Test
+    public void aLabelIsSetInEveryScriptItHasTypeForAndSaysWhatItHasNot() throws Exception {
+        Client ilse = as("ilse");
+        assertThat(labelOf(ilse, "זעתר 12 ml")).contains("זעתר");
+        assertThat(labelOf(ilse, "شاي أخضر")).contains("شاي").doesNotContain("?");
+        assertThat(labelOf(ilse, "żółć čaj τσάι чай")).contains("żółć čaj τσάι чай");
+        JsonNode mixed = supply(ilse, "茶 🌿 tea");
+        assertThat(ilse.get("/api/shelf/lots/" + mixed.path("id").asString() + "/label")
+                        .body()
+                        .path("unprintable")
+                        .asString())
+                .isEqualTo("茶 🌿");
+    }
+
+    private static String labelOf(Client client, String name) throws java.io.IOException {
+        String id = supply(client, name).path("id").asString();
+        assertThat(client.get("/api/shelf/lots/" + id + "/label")
+                        .body()
+                        .path("unprintable")
+                        .asString())
+                .isEmpty();
+        byte[] pdf = client.get("/api/shelf/lots/" + id + "/label.pdf")
+                .expect(200)
+                .raw()
+                .body();
+        try (var document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    private static JsonNode supply(Client client, String name) {
+        return client.post(
+                        "/api/shelf/supplies",
+                        Map.of(
+                                "id",
+                                id(),
+                                "form",
+                                "CARRIER_OIL",
+                                "name",
+                                name,
+                                "amount",
+                                100,
+                                "denatured",
+                                false,
+                                "open",
+                                false,
+                                "place",
+                                ""))
+                .expect(200)
+                .body();
+    }
 }

@@ -94,6 +94,22 @@ public final class HarvestGate {
         return findings;
     }
 
+    /** Nobody knows what grows there. */
+    public static Finding unknownPlant() {
+        return Finding.stop(
+                "UNKNOWN_PLANT",
+                "Nobody knows what this plant is.",
+                "Watch it, and look again when it can be told; pick nothing of it.");
+    }
+
+    /** @param reason why nobody watches it any more */
+    public static Finding putAway(String reason) {
+        return Finding.stop(
+                "PUT_AWAY",
+                "This stand was put away: " + reason,
+                "Bring it back first, and identify it again if it is long ago.");
+    }
+
     /**
      * The most that may be taken of a stand's part, as a share of it all: of each plant times of the stand. Who only thins
      * lightly takes half of it, a working figure of this tool.

@@ -184,6 +184,18 @@ public final class Identification {
             return verdict.status() != Status.NOT_YET || next == null;
         }
 
+        /** Whether the plant that leads is likelier than one that no card describes. */
+        public boolean leadsStrangers() {
+            return verdict.taxon() != null && posterior(verdict.taxon()) > posterior(NONE_OF_THESE);
+        }
+
+        private double posterior(String taxon) {
+            return candidates.stream()
+                    .filter(c -> c.taxon().equals(taxon))
+                    .mapToDouble(Candidate::posterior)
+                    .sum();
+        }
+
         /** CONFIRMED only when what it leans on was looked at twice. */
         public Status kept() {
             return verdict.status() == Status.CONFIRMED && !again.isEmpty() ? Status.NOT_YET : verdict.status();

@@ -356,7 +356,8 @@ public class TinctureEdgesTest {
         assertThat(f.constituentGPerMl().get("TANNIN").low()).isCloseTo(18 / v, within(1e-9));
         assertThat(f.cost()).isNull();
         // 20 % vol apart is not more than 20 %, half strong not more than half, a sweet part balances.
-        assertThat(codes(f.findings())).containsExactly("NO_LEAD");
+        // One part's cost is known and the other's is not: it is said, and no sum pretends to be the whole.
+        assertThat(codes(f.findings())).containsExactly("NO_LEAD", "COST_INCOMPLETE");
         assertThat(codes(Formula.mix(List.of(a, Formula.Part.of("c", 59, Strength.ofPercent(66), null)), null)
                         .findings()))
                 .contains("MAY_PRECIPITATE", "MOSTLY_STRONG", "BITTER_UNBALANCED");

@@ -27,7 +27,9 @@ import org.sallowbrook.server.dosing.CourseService;
 import org.sallowbrook.server.dosing.DoseService;
 import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
-import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.HarvestService;
+import org.sallowbrook.server.field.LookService;
+import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.field.TagService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
@@ -70,7 +72,9 @@ class DemoData implements ApplicationRunner {
     private final SignIn signIn;
     private final PeopleService people;
     private final HerbariumService herbarium;
-    private final FieldService field;
+    private final StandService stands;
+    private final LookService looks;
+    private final HarvestService harvests;
     private final TagService tags;
     private final DryingService drying;
     private final ShelfService shelf;
@@ -89,7 +93,9 @@ class DemoData implements ApplicationRunner {
             SignIn signIn,
             PeopleService people,
             HerbariumService herbarium,
-            FieldService field,
+            StandService stands,
+            LookService looks,
+            HarvestService harvests,
             TagService tags,
             DryingService drying,
             ShelfService shelf,
@@ -106,7 +112,9 @@ class DemoData implements ApplicationRunner {
         this.signIn = signIn;
         this.people = people;
         this.herbarium = herbarium;
-        this.field = field;
+        this.stands = stands;
+        this.looks = looks;
+        this.harvests = harvests;
         this.tags = tags;
         this.drying = drying;
         this.shelf = shelf;
@@ -262,6 +270,9 @@ class DemoData implements ApplicationRunner {
         shelf.give(given.id(), "Oda Brandt", String.valueOf(given.version()));
         bench.tincture("Meadowsweet tincture, second", meadowsweetJar, 40, spirits, go(28, 10));
 
+        go(24, 10);
+        unknownByTheDitch();
+
         go(20, 10);
         taggedValerian();
         comfreyRosette(comfrey);
@@ -353,7 +364,7 @@ class DemoData implements ApplicationRunner {
     /** Lily-of-the-valley grows through it: handfuls are refused, singly examined leaves are not. */
     private void ramsonsWithLilies() {
         UUID id = Owned.newId();
-        field.add(new FieldService.StandRequest(
+        stands.add(new StandService.StandRequest(
                 id,
                 "ramsons",
                 "Ramsons in the hollow",
@@ -367,6 +378,38 @@ class DemoData implements ApplicationRunner {
         identify(id, "ramsons", LifeStage.FLOWERING);
     }
 
+    /** Seen in leaf, when it can't be told; now that such plants flower, Today asks for another look. */
+    private void unknownByTheDitch() {
+        UUID id = Owned.newId();
+        stands.add(new StandService.StandRequest(
+                id,
+                null,
+                "Something by the ditch",
+                "Kettle Fen",
+                Site.Ground.UNKNOWN,
+                Site.Permission.GIVEN,
+                Site.Plenty.FAIR,
+                false,
+                null,
+                null));
+        looks.identify(
+                id,
+                new LookService.IdentificationRequest(
+                        Owned.newId(),
+                        people.today(),
+                        LifeStage.LEAFY,
+                        null,
+                        List.of(
+                                new LookService.ObservationView("leaf-division", "interruptedly-pinnate"),
+                                new LookService.ObservationView("end-leaflet", "like-others"),
+                                new LookService.ObservationView("leaf-margin", "sharp-teeth"),
+                                new LookService.ObservationView("leaf-hairs", "soft")),
+                        null,
+                        null,
+                        null,
+                        null));
+    }
+
     /** Told in flower, to be dug when it has died back and can't be told. */
     private void taggedValerian() {
         UUID id = stand("common-valerian", "Valerian along the ditch", "Kettle Fen", Site.Ground.CLEAN);
@@ -376,7 +419,7 @@ class DemoData implements ApplicationRunner {
 
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {
         UUID id = Owned.newId();
-        field.add(new FieldService.StandRequest(
+        stands.add(new StandService.StandRequest(
                 id, taxon, name, place, ground, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null, null));
         return id;
     }
@@ -384,7 +427,7 @@ class DemoData implements ApplicationRunner {
     /** Observes what the card says is most often shown, leaving out what would need digging. */
     private void identify(UUID stand, String taxonId, LifeStage stage) {
         Taxon taxon = herbarium.taxon(taxonId);
-        List<FieldService.ObservationView> seen = new ArrayList<>();
+        List<LookService.ObservationView> seen = new ArrayList<>();
         for (Taxon.Shown shown : taxon.characters()) {
             var definition = herbarium.herbarium().character(shown.character());
             if (definition != null && definition.cost() < 3 && shown.stages().contains(stage)) {
@@ -393,7 +436,7 @@ class DemoData implements ApplicationRunner {
                                 (Map.Entry<String, Frequency> e) -> e.getValue().share()))
                         .orElseThrow()
                         .getKey();
-                seen.add(new FieldService.ObservationView(shown.character(), state));
+                seen.add(new LookService.ObservationView(shown.character(), state));
             }
         }
         // Where something deadly is taken for it, one look is not enough: the day before, and today at other plants.
@@ -409,10 +452,10 @@ class DemoData implements ApplicationRunner {
     }
 
     private void look(
-            UUID stand, LocalDate on, LifeStage stage, List<FieldService.ObservationView> seen, boolean otherPlants) {
-        field.identify(
+            UUID stand, LocalDate on, LifeStage stage, List<LookService.ObservationView> seen, boolean otherPlants) {
+        looks.identify(
                 stand,
-                new FieldService.IdentificationRequest(
+                new LookService.IdentificationRequest(
                         Owned.newId(),
                         on,
                         stage,
@@ -426,18 +469,18 @@ class DemoData implements ApplicationRunner {
 
     /** Cannot yet be told from foxglove. */
     private void comfreyRosette(UUID comfrey) {
-        field.identify(
+        looks.identify(
                 comfrey,
-                new FieldService.IdentificationRequest(
+                new LookService.IdentificationRequest(
                         Owned.newId(),
                         people.today(),
                         LifeStage.ROSETTE,
                         null,
                         List.of(
-                                new FieldService.ObservationView("leaf-division", "simple"),
-                                new FieldService.ObservationView("leaf-outline", "lance"),
-                                new FieldService.ObservationView("leaf-hairs", "soft"),
-                                new FieldService.ObservationView("leaf-margin", "entire")),
+                                new LookService.ObservationView("leaf-division", "simple"),
+                                new LookService.ObservationView("leaf-outline", "lance"),
+                                new LookService.ObservationView("leaf-hairs", "soft"),
+                                new LookService.ObservationView("leaf-margin", "entire")),
                         null,
                         null,
                         null,
@@ -468,9 +511,9 @@ class DemoData implements ApplicationRunner {
 
     private UUID harvest(UUID stand, Taxon.Part part, LifeStage stage, double massG, double share, String weather) {
         UUID id = Owned.newId();
-        field.harvest(
+        harvests.harvest(
                 stand,
-                new FieldService.HarvestRequest(
+                new HarvestService.HarvestRequest(
                         id,
                         part,
                         stage,
@@ -638,7 +681,7 @@ class DemoData implements ApplicationRunner {
             double[] grams) {
         go(before, 10);
         UUID run = Owned.newId();
-        double freshG = field.harvest(harvest).massG();
+        double freshG = harvests.harvest(harvest).massG();
         drying.start(new DryingService.StartRequest(
                 run,
                 harvest,

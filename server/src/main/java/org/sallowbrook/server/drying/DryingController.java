@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.HarvestService;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
@@ -39,7 +39,7 @@ class DryingController {
     }
 
     @GetMapping("/waiting")
-    List<FieldService.HarvestView> waiting() {
+    List<HarvestService.HarvestView> waiting() {
         return drying.waiting();
     }
 

@@ -27,7 +27,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
-import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.HarvestService;
 import org.sallowbrook.server.field.SourceGuard;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
@@ -163,7 +163,7 @@ public class DryingService implements DueSource {
     private final DryingRuns runs;
     private final Weighings weighings;
     private final DryTests tests;
-    private final FieldService field;
+    private final HarvestService harvests;
     private final SourceGuard sources;
     private final PeopleService people;
     private final SchoolService schools;
@@ -177,7 +177,7 @@ public class DryingService implements DueSource {
             DryingRuns runs,
             Weighings weighings,
             DryTests tests,
-            FieldService field,
+            HarvestService harvests,
             SourceGuard sources,
             PeopleService people,
             SchoolService schools,
@@ -189,7 +189,7 @@ public class DryingService implements DueSource {
         this.runs = runs;
         this.weighings = weighings;
         this.tests = tests;
-        this.field = field;
+        this.harvests = harvests;
         this.sources = sources;
         this.people = people;
         this.schools = schools;
@@ -228,11 +228,11 @@ public class DryingService implements DueSource {
 
     /** Harvests of the last weeks that are not yet on a rack and not used otherwise. */
     @Transactional(readOnly = true)
-    public List<FieldService.HarvestView> waiting() {
-        List<FieldService.HarvestView> recent =
-                field.harvestsSince(people.today().minusDays(WAITS_DAYS));
+    public List<HarvestService.HarvestView> waiting() {
+        List<HarvestService.HarvestView> recent =
+                harvests.harvestsSince(people.today().minusDays(WAITS_DAYS));
         Set<UUID> racked = new HashSet<>(
-                runs.racked(recent.stream().map(FieldService.HarvestView::id).toList()));
+                runs.racked(recent.stream().map(HarvestService.HarvestView::id).toList()));
         return recent.stream()
                 .filter(h -> !racked.contains(h.id()) && sources.whyNot(h.id()).isEmpty())
                 .toList();
@@ -242,7 +242,7 @@ public class DryingService implements DueSource {
     @Transactional(readOnly = true)
     public List<Due> due(Span span) {
         List<Due> due = new ArrayList<>();
-        for (FieldService.HarvestView h : waiting()) {
+        for (HarvestService.HarvestView h : waiting()) {
             if (span.holds(h.on()) && !h.on().isBefore(span.today().minusDays(RACK_WITHIN_DAYS))) {
                 due.add(new Due(
                         Due.Kind.RACK,
@@ -302,7 +302,7 @@ public class DryingService implements DueSource {
         if (once.repeated("run", request.id(), runs::existsById, request)) {
             return view(find(request.id()));
         }
-        FieldService.HarvestView harvest = field.harvest(request.harvestId());
+        HarvestService.HarvestView harvest = harvests.harvest(request.harvestId());
         if (runs.existsByHarvestId(harvest.id())) {
             throw new Problem.Conflict("This harvest is on a rack already.");
         }
@@ -311,7 +311,7 @@ public class DryingService implements DueSource {
             throw new Problem.Refused(wrong);
         }
         notInFuture(request.at());
-        Moisture general = field.freshMoisture(harvest.id());
+        Moisture general = harvests.freshMoisture(harvest.id());
         Checks.begin()
                 .that(
                         !request.at()
@@ -570,8 +570,8 @@ public class DryingService implements DueSource {
     }
 
     /** Fresh moisture as the card or the part has it, moved by this household's own lots of the same plant and part. */
-    private Moisture learnedMoisture(FieldService.HarvestView harvest) {
-        Moisture general = field.freshMoisture(harvest.id());
+    private Moisture learnedMoisture(HarvestService.HarvestView harvest) {
+        Moisture general = harvests.freshMoisture(harvest.id());
         double target = Drying.targetMoisture(harvest.part());
         FreshDryRatio ratio = ratio(harvest.taxonId(), harvest.part(), general, target);
         if (ratio.lots() == 0) {
@@ -596,7 +596,7 @@ public class DryingService implements DueSource {
 
     private AdviceView advice(DryingRun run) {
         Temperature temperature = temperature(run);
-        FreshDryRatio ratio = ratio(run.taxonId, run.part, field.freshMoisture(run.harvestId), run.targetMoisture);
+        FreshDryRatio ratio = ratio(run.taxonId, run.part, harvests.freshMoisture(run.harvestId), run.targetMoisture);
         RackSpeed speed = RackSpeed.usual(run.part, run.method)
                 .learn(runs.driedHours(run.rack, run.method, run.part, Limit.of(LEARNS_FROM)));
         return new AdviceView(

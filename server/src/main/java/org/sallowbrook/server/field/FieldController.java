@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,75 +16,106 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api/field")
 class FieldController {
 
-    private final FieldService field;
+    private final StandService stands;
+    private final LookService looks;
+    private final HarvestService harvests;
 
-    FieldController(FieldService field) {
-        this.field = field;
+    FieldController(StandService stands, LookService looks, HarvestService harvests) {
+        this.stands = stands;
+        this.looks = looks;
+        this.harvests = harvests;
     }
 
     @GetMapping("/stands")
-    List<FieldService.StandView> stands() {
-        return field.stands();
+    List<StandService.StandView> stands() {
+        return stands.stands();
     }
 
     @GetMapping("/stands/{id}")
-    FieldService.StandView stand(@PathVariable UUID id) {
-        return field.stand(id);
+    StandService.StandView stand(@PathVariable UUID id) {
+        return stands.stand(id);
     }
 
     @PostMapping("/stands")
-    FieldService.StandView add(@RequestBody FieldService.StandRequest request) {
-        return field.add(request);
+    StandService.StandView add(@RequestBody StandService.StandRequest request) {
+        return stands.add(request);
     }
 
     @PutMapping("/stands/{id}")
-    FieldService.StandView change(
+    StandService.StandView change(
             @PathVariable UUID id,
-            @RequestBody FieldService.StandRequest request,
+            @RequestBody StandService.StandRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return field.change(id, request, ifMatch);
+        return stands.change(id, request, ifMatch);
+    }
+
+    @DeleteMapping("/stands/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        stands.remove(id, ifMatch);
+    }
+
+    @PostMapping("/stands/{id}/put-away")
+    StandService.StandView putAway(
+            @PathVariable UUID id,
+            @RequestBody StrikeRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return stands.putAway(id, request, ifMatch);
+    }
+
+    @PostMapping("/stands/{id}/bring-back")
+    StandService.StandView bringBack(@PathVariable UUID id) {
+        return stands.bringBack(id);
+    }
+
+    @GetMapping("/stands/past")
+    Past putAway(@RequestParam(defaultValue = "0") int page) {
+        return stands.putAway(page);
     }
 
     @GetMapping("/stands/{id}/identifications")
-    List<FieldService.IdentificationView> identifications(@PathVariable UUID id) {
-        return field.identifications(id);
+    List<LookService.IdentificationView> identifications(@PathVariable UUID id) {
+        return looks.identifications(id);
     }
 
     @PostMapping("/stands/{id}/identifications")
-    FieldService.IdentificationView identify(
-            @PathVariable UUID id, @RequestBody FieldService.IdentificationRequest request) {
-        return field.identify(id, request);
+    LookService.IdentificationView identify(
+            @PathVariable UUID id, @RequestBody LookService.IdentificationRequest request) {
+        return looks.identify(id, request);
     }
 
     @PostMapping("/stands/{id}/harvests/check")
-    FieldService.HarvestCheck check(@PathVariable UUID id, @RequestBody FieldService.HarvestRequest request) {
-        return field.check(id, request);
+    HarvestService.HarvestCheck check(@PathVariable UUID id, @RequestBody HarvestService.HarvestRequest request) {
+        return harvests.check(id, request);
     }
 
     @PostMapping("/stands/{id}/harvests")
-    FieldService.HarvestView harvest(@PathVariable UUID id, @RequestBody FieldService.HarvestRequest request) {
-        return field.harvest(id, request);
+    HarvestService.HarvestView harvest(@PathVariable UUID id, @RequestBody HarvestService.HarvestRequest request) {
+        return harvests.harvest(id, request);
     }
 
     @PostMapping("/harvests/{id}/strike")
     void strikeHarvest(@PathVariable UUID id, @RequestBody StrikeRequest request) {
-        field.strikeHarvest(id, request);
+        harvests.strikeHarvest(id, request);
     }
 
     @PostMapping("/stands/{id}/identifications/{look}/strike")
-    FieldService.StandView strikeLook(
+    StandService.StandView strikeLook(
             @PathVariable UUID id, @PathVariable UUID look, @RequestBody StrikeRequest request) {
-        return field.strikeLook(id, look, request);
+        return looks.strikeLook(id, look, request);
     }
 
     @GetMapping("/harvests")
     Past harvests(@RequestParam(defaultValue = "0") int page) {
-        return field.harvests(page);
+        return harvests.harvests(page);
     }
 }

@@ -18,6 +18,10 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
 
     boolean existsByStandIdAndOnDayGreaterThanEqual(UUID standId, LocalDate from);
 
+    /** What was struck out as well. */
+    @Query(value = "select exists (select 1 from harvest where stand_id = :stand)", nativeQuery = true)
+    boolean everAtStand(UUID stand);
+
     @Query("select coalesce(sum(h.shareTaken), 0) from Harvest h"
             + " where h.standId = :stand and h.part = :part and h.onDay >= :from and h.onDay <= :to")
     double sharePicked(UUID stand, Taxon.Part part, LocalDate from, LocalDate to);

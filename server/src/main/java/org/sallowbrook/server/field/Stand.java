@@ -5,6 +5,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Site;
@@ -14,7 +15,10 @@ import org.sallowbrook.server.platform.Versioned;
 @Table(name = "stand")
 class Stand extends Versioned {
 
-    String taxonId = "";
+    /** What it is taken for; null while nobody knows. */
+    @Nullable
+    String taxonId;
+
     String name = "";
     String place = "";
 
@@ -40,10 +44,22 @@ class Stand extends Versioned {
     @Nullable
     Instant doubtedAt;
 
+    /** Out of the lists, kept for what came from it; null while it is watched. */
+    @Nullable
+    LocalDate putAwayOn;
+
+    @Nullable
+    String putAwayReason;
+
     protected Stand() {}
 
     Stand(UUID id) {
         super(id);
+    }
+
+    /** As looks carry it: empty for a plant nobody has a name for. */
+    String taxonId() {
+        return taxonId == null ? "" : taxonId;
     }
 
     Site site() {

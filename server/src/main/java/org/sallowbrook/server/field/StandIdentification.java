@@ -35,6 +35,9 @@ class StandIdentification extends Entry {
     @Nullable
     String taxonId;
 
+    /** Whether that one led "none of these". */
+    boolean leads = true;
+
     String conditions = "";
     String observations = "";
     String verdict = "";

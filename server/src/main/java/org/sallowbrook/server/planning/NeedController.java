@@ -8,9 +8,10 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
-import org.sallowbrook.server.field.FieldService;
+import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.shelf.ShelfService;
@@ -45,13 +46,13 @@ class NeedController {
 
     private final HerbariumService herbarium;
     private final PeopleService people;
-    private final FieldService field;
+    private final StandService stands;
     private final ShelfService shelf;
 
-    NeedController(HerbariumService herbarium, PeopleService people, FieldService field, ShelfService shelf) {
+    NeedController(HerbariumService herbarium, PeopleService people, StandService stands, ShelfService shelf) {
         this.herbarium = herbarium;
         this.people = people;
-        this.field = field;
+        this.stands = stands;
         this.shelf = shelf;
     }
 
@@ -70,7 +71,12 @@ class NeedController {
                 .that(!need.isBlank() && need.length() <= 120, "need", "must have 1 to 120 letters")
                 .done();
         Set<String> near = new HashSet<>();
-        field.stands().stream().filter(s -> !s.doubted()).forEach(s -> near.add(s.taxonId()));
+        stands.stands().stream()
+                .filter(s -> s.taxonId() != null
+                        && !s.doubted()
+                        && s.identification() != null
+                        && s.identification().status() == Identification.Status.CONFIRMED)
+                .forEach(s -> near.add(s.taxonId()));
         ByNeed.Answer answer = ByNeed.find(
                 herbarium.herbarium(),
                 need,

@@ -31,6 +31,7 @@ public record Due(
     /** What must stop, then in the order of the work. */
     public enum Kind {
         STOP_TAKING,
+        LOOK_AGAIN,
         RACK,
         WEIGH,
         SHAKE,

@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -105,8 +106,8 @@ class Label {
             for (Said s : said) {
                 PDFont font = s.bold() ? bold : s.italic() ? italic : regular;
                 float size = s.size() * scale;
-                for (String piece : wrapped(encodable(font, s.words()), font, size, width)) {
-                    lines.add(new Line(piece, font, size));
+                for (String piece : wrapped(encodable(font, Script.joined(s.words())), font, size, width)) {
+                    lines.add(new Line(Script.asSeen(piece), font, size));
                     tall += size * LEADING;
                 }
             }
@@ -188,19 +189,33 @@ class Label {
         out.endText();
     }
 
-    /** A letter that the font has not prints as a question mark. */
+    /** A letter that the font has not prints as a question mark; {@link #unprintable} says which they are. */
     private static String encodable(PDFont font, String words) {
         StringBuilder known = new StringBuilder();
-        words.codePoints().forEach(c -> {
-            String letter = new String(Character.toChars(c));
-            try {
-                font.encode(letter);
-                known.append(letter);
-            } catch (IOException | IllegalArgumentException e) {
-                known.append('?');
-            }
-        });
+        Script.letters(words).forEach(letter -> known.append(has(font, letter) ? letter : "?"));
         return known.toString();
+    }
+
+    private static boolean has(PDFont font, String letter) {
+        try {
+            font.encode(letter);
+            return true;
+        } catch (IOException | IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** The letters of a name that come out as question marks, each once; empty for nearly every name. */
+    String unprintable(LotView lot) {
+        try (PDDocument document = new PDDocument()) {
+            PDFont bold = font(document, "DejaVuSans-Bold.ttf");
+            return Script.letters(Script.joined(lot.name()))
+                    .filter(letter -> !has(bold, letter))
+                    .distinct()
+                    .collect(Collectors.joining(" "));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     static void code(PDPageContentStream out, String address, float x, float y) throws IOException {

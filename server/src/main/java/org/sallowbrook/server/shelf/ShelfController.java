@@ -174,6 +174,14 @@ class ShelfController {
         return shelf.give(id, request.holder(), ifMatch);
     }
 
+    /** @param unprintable letters of the name that come out as question marks; empty for nearly every name */
+    record LabelView(String unprintable) {}
+
+    @GetMapping("/lots/{id}/label")
+    LabelView labelOf(@PathVariable UUID id) {
+        return new LabelView(label.unprintable(shelf.lot(id)));
+    }
+
     /** A label to print, with a code that opens the lot's page. */
     @GetMapping(value = "/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> label(@PathVariable UUID id) {

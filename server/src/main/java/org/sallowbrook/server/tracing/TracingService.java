@@ -12,8 +12,8 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
-import org.sallowbrook.server.field.FieldService;
 import org.sallowbrook.server.field.GroundCondemned;
+import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -44,7 +44,7 @@ public class TracingService {
 
     private static final int RECENT_MONTHS = 18;
 
-    public record Quarantined(FieldService.StandView stand, List<LotView> lots) {}
+    public record Quarantined(StandService.StandView stand, List<LotView> lots) {}
 
     // Native SQL is not filtered by household, so each step carries it.
     private static final String DOWNSTREAM = """
@@ -77,7 +77,7 @@ public class TracingService {
     private final JdbcClient jdbc;
     private final ShelfService shelf;
     private final Ledger ledger;
-    private final FieldService field;
+    private final StandService stands;
     private final DryingService drying;
     private final Gatekeeper gatekeeper;
 
@@ -85,14 +85,14 @@ public class TracingService {
             JdbcClient jdbc,
             ShelfService shelf,
             Ledger ledger,
-            FieldService field,
+            StandService stands,
             DryingService drying,
             Gatekeeper gatekeeper) {
         this.drying = drying;
         this.jdbc = jdbc;
         this.shelf = shelf;
         this.ledger = ledger;
-        this.field = field;
+        this.stands = stands;
         this.gatekeeper = gatekeeper;
     }
 
@@ -135,7 +135,7 @@ public class TracingService {
 
     /** Doubts a stand and quarantines everything made from it, in one transaction. */
     public Quarantined doubt(UUID standId, String reason, @Nullable String ifMatch) {
-        FieldService.StandView stand = field.doubt(standId, reason, ifMatch);
+        StandService.StandView stand = stands.doubt(standId, reason, ifMatch);
         List<UUID> down = reach(DOWNSTREAM, standId);
         ledger.setAside(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
         return new Quarantined(stand, shelf.lots(down));
@@ -143,7 +143,7 @@ public class TracingService {
 
     /** Lifts the quarantine of what comes from stands that are all certain again. */
     public Quarantined clear(UUID standId) {
-        FieldService.StandView stand = field.stand(standId);
+        StandService.StandView stand = stands.stand(standId);
         if (stand.doubted()) {
             throw new Problem.Conflict("The stand is still doubted. Identify it again first, with a second person.");
         }
@@ -221,8 +221,8 @@ public class TracingService {
                         .noneMatch(l -> l.state() == Product.State.DESTROYED
                                 || l.doubt() != null
                                 || l.stage() == Stage.STAND
-                                        && (field.stand(l.id()).doubted()
-                                                || field.stand(l.id()).ground() == Site.Ground.CONTAMINATED));
+                                        && (stands.stand(l.id()).doubted()
+                                                || stands.stand(l.id()).ground() == Site.Ground.CONTAMINATED));
     }
 
     /** Mould: the harvest itself is destroyed, whatever was made of it is set aside. */

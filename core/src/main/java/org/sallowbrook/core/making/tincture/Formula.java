@@ -162,7 +162,7 @@ public final class Formula {
                 Interval.of(weakest.fraction(), m.strength().fraction())));
         precipitation(parts, findings);
         roles(parts, findings);
-        Double cost = cost(parts, because);
+        Double cost = cost(parts, because, findings);
         return new Result(
                 m.volumeMl(),
                 m.strength(),
@@ -226,8 +226,21 @@ public final class Formula {
         }
     }
 
-    private static @Nullable Double cost(List<Part> parts, Because because) {
-        if (parts.stream().anyMatch(p -> p.costPerMl() == null)) {
+    private static @Nullable Double cost(List<Part> parts, Because because, List<Finding> findings) {
+        List<Part> unpriced = parts.stream().filter(p -> p.costPerMl() == null).toList();
+        if (!unpriced.isEmpty()) {
+            if (unpriced.size() < parts.size()) {
+                findings.add(Finding.note(
+                        "COST_INCOMPLETE",
+                        "What "
+                                + String.join(
+                                        " and ",
+                                        unpriced.stream()
+                                                .map(Part::name)
+                                                .distinct()
+                                                .toList()) + " costs is not known, so the whole has no cost.",
+                        "Type it at the part; nothing counts for herb of your own."));
+            }
             return null;
         }
         double cost = parts.stream()

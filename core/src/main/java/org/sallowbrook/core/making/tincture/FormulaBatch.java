@@ -161,7 +161,11 @@ public record FormulaBatch(
             }
         }
         if (plan.cost() != null) {
-            facts.add(Fact.of("Cost", plan.cost(), ""));
+            facts.add(Fact.of(
+                    "Cost",
+                    plan.cost(),
+                    "in your money",
+                    Words.figure(plan.cost() * 100 / plan.volumeMl()) + " for 100 mL"));
         }
         for (Map.Entry<Formula.Taste, Double> taste : plan.tastes().entrySet()) {
             facts.add(Fact.of("Tastes " + Words.lower(taste.getKey()), taste.getValue() * 100, "% of it"));

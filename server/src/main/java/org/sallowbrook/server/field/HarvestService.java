@@ -1,0 +1,288 @@
+package org.sallowbrook.server.field;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.HarvestGate;
+import org.sallowbrook.core.field.OnThePiece;
+import org.sallowbrook.core.field.Tag;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Moisture;
+import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SchoolService;
+import org.sallowbrook.server.platform.Codes;
+import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Past;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What was picked at a stand, and whether it may be. */
+@Service
+@Transactional
+public class HarvestService {
+
+    public record HarvestRequest(
+            UUID id,
+            Taxon.Part part,
+            LifeStage stage,
+            LocalDate on,
+            Double massG,
+            Double shareTaken,
+            String weather,
+            List<String> tells,
+            Boolean examinedSingly,
+            @Nullable UUID tagId,
+            @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
+
+    /** Nothing saved: what the gates would say. */
+    public record HarvestCheck(List<Finding> findings, Double quota, Double sharePicked, List<String> advice) {}
+
+    public record HarvestView(
+            UUID id,
+            UUID standId,
+            String standName,
+            String place,
+            String code,
+            String taxonId,
+            String commonName,
+            Taxon.Part part,
+            LocalDate on,
+            Double massG,
+            Double shareTaken,
+            String weather,
+            String pickedBy) {}
+
+    private static final double MOST_G = 100_000;
+
+    private final StandService stands;
+    private final LookReader looks;
+    private final Harvests harvests;
+    private final Tags tags;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final SchoolService schools;
+    private final Gatekeeper gatekeeper;
+    private final Once once;
+    private final Codes codes;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    HarvestService(
+            StandService stands,
+            LookReader looks,
+            Harvests harvests,
+            Tags tags,
+            HerbariumService herbarium,
+            PeopleService people,
+            SchoolService schools,
+            Gatekeeper gatekeeper,
+            Once once,
+            Codes codes,
+            ApplicationEventPublisher events,
+            Clock clock,
+            JsonMapper json) {
+        this.stands = stands;
+        this.looks = looks;
+        this.harvests = harvests;
+        this.tags = tags;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.schools = schools;
+        this.gatekeeper = gatekeeper;
+        this.once = once;
+        this.codes = codes;
+        this.events = events;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** Runs the gates without saving. */
+    @Transactional(readOnly = true)
+    public HarvestCheck check(UUID standId, HarvestRequest request) {
+        Stand stand = stands.find(standId);
+        double picked = picked(stand, request);
+        if (stand.taxonId == null) {
+            return new HarvestCheck(gate(stand, request), 0.0, picked, List.of());
+        }
+        double quota = herbarium
+                .taxon(stand.taxonId)
+                .usedPart(request.part())
+                .map(p -> HarvestGate.quota(p, schools.chosen()))
+                .orElse(0.0);
+        return new HarvestCheck(
+                gate(stand, request),
+                quota,
+                picked,
+                HarvestGate.advice(herbarium.taxon(stand.taxonId), request.part(), schools.chosen()));
+    }
+
+    public HarvestView harvest(UUID standId, HarvestRequest request) {
+        Stand stand = stands.find(standId);
+        if (once.repeated("harvest", request.id(), harvests::existsById, standId, request)) {
+            return harvest(request.id());
+        }
+        looks.notInFuture(request.on());
+        Checks.begin()
+                .range("massG", request.massG(), 0.1, MOST_G)
+                .that(request.weather().length() <= 300, "weather", "must have at most 300 letters")
+                .done();
+        gatekeeper.pass("harvest", request.id(), gate(stand, request), request.acknowledged());
+        Harvest harvest = new Harvest(request.id());
+        harvest.standId = standId;
+        harvest.taxonId = stand.taxonId();
+        harvest.part = request.part();
+        harvest.onDay = request.on();
+        harvest.massG = request.massG();
+        harvest.shareTaken = request.shareTaken();
+        harvest.weather = request.weather().strip();
+        harvest.tells = json.writeValueAsString(request.tells());
+        harvest.examinedSingly = request.examinedSingly();
+        harvest.tagId = request.tagId();
+        harvest.pickedBy = Member.current().displayName();
+        harvest.code = codes.next("H", request.on());
+        harvest = harvests.saveAndFlush(harvest);
+        events.publishEvent(new HarvestRecorded(
+                standId,
+                stand.name,
+                harvest.id,
+                harvest.code,
+                harvest.taxonId,
+                harvest.part,
+                harvest.onDay,
+                harvest.massG));
+        return view(harvest, stand);
+    }
+
+    /** It was another plant, another stand or another day. Refused where something was made of it. */
+    public void strikeHarvest(UUID id, StrikeRequest request) {
+        String reason = request.checked();
+        Harvest harvest =
+                harvests.findById(id).filter(h -> !h.struck()).orElseThrow(() -> new Problem.NotFound("harvest"));
+        events.publishEvent(new HarvestStruck(id, reason));
+        harvest.strike(clock.instant(), reason);
+        harvests.saveAndFlush(harvest);
+    }
+
+    /** A page of what was picked, newest first. */
+    @Transactional(readOnly = true)
+    public Past harvests(int page) {
+        Map<UUID, String> names = new HashMap<>();
+        return Past.of(
+                harvests.findAllByOrderByOnDayDescIdDesc(Past.page(page)),
+                h -> new Past.Entry(
+                        h.id,
+                        herbarium.taxon(h.taxonId).commonName() + ", " + Words.lower(h.part),
+                        h.code,
+                        h.onDay,
+                        Words.grams(h.massG) + " from "
+                                + names.computeIfAbsent(h.standId, id -> stands.find(id).name)));
+    }
+
+    @Transactional(readOnly = true)
+    public List<HarvestView> harvestsSince(LocalDate from) {
+        return harvests.findAllByOnDayGreaterThanEqualOrderByOnDayDescIdDesc(from).stream()
+                .map(h -> view(h, stands.find(h.standId)))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public HarvestView harvest(UUID id) {
+        Harvest harvest = harvests.findById(id).orElseThrow(() -> new Problem.NotFound("harvest"));
+        return view(harvest, stands.find(harvest.standId));
+    }
+
+    /** Moisture to start from where nothing else is known. */
+    @Transactional(readOnly = true)
+    public Moisture freshMoisture(UUID harvestId) {
+        HarvestView h = harvest(harvestId);
+        return org.sallowbrook.core.drying.FreshMoisture.of(herbarium.taxon(h.taxonId()), h.part());
+    }
+
+    private List<Finding> gate(Stand stand, HarvestRequest request) {
+        if (stand.putAwayOn != null) {
+            return List.of(HarvestGate.putAway(String.valueOf(stand.putAwayReason)));
+        }
+        if (stand.taxonId == null) {
+            return List.of(HarvestGate.unknownPlant());
+        }
+        Taxon taxon = herbarium.taxon(stand.taxonId);
+        Set<String> described = new java.util.HashSet<>();
+        taxon.characters().forEach(s -> described.add(s.character()));
+        Set<String> tells = new java.util.HashSet<>(request.tells());
+        tells.retainAll(described);
+        return HarvestGate.check(new HarvestGate.Request(
+                taxon,
+                request.part(),
+                new HarvestGate.Identity(
+                        looks.speaking(stand, request.on()),
+                        stand.doubted,
+                        looks.second(stand, request.on(), looks.looks(stand)),
+                        taxon.lookAlikes().stream()
+                                .anyMatch(
+                                        l -> herbarium.taxon(l.taxon()).danger().dangerous()),
+                        looks.tellable(taxon, request.stage()),
+                        tag(stand, request.tagId())),
+                stand.site(),
+                request.stage(),
+                request.on(),
+                request.massG(),
+                request.shareTaken(),
+                picked(stand, request),
+                tells,
+                OnThePiece.leftOpen(herbarium.herbarium(), taxon, request.part(), request.stage(), tells),
+                request.examinedSingly(),
+                schools.chosen()));
+    }
+
+    private @Nullable Tag tag(Stand stand, @Nullable UUID tagId) {
+        return tagId == null
+                ? null
+                : tags.findById(tagId)
+                        .filter(t -> t.standId.equals(stand.id) && looks.ofThisPlant(stand, t))
+                        .orElseThrow(() -> new Problem.NotFound("tag of this plant"))
+                        .toCore();
+    }
+
+    /** Already taken of this part in the calendar year, at most all of it. */
+    private double picked(Stand stand, HarvestRequest request) {
+        LocalDate first = request.on().withDayOfYear(1);
+        return Math.min(
+                1,
+                harvests.sharePicked(
+                        stand.id, request.part(), first, first.plusYears(1).minusDays(1)));
+    }
+
+    private HarvestView view(Harvest h, Stand s) {
+        return new HarvestView(
+                h.id,
+                h.standId,
+                s.name,
+                s.place,
+                h.code,
+                h.taxonId,
+                herbarium.taxon(h.taxonId).commonName(),
+                h.part,
+                h.onDay,
+                h.massG,
+                h.shareTaken,
+                h.weather,
+                h.pickedBy);
+    }
+}

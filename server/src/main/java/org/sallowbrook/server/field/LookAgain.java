@@ -1,0 +1,1 @@
+package org.sallowbrook.server.field;

@@ -1,0 +1,142 @@
+package org.sallowbrook.server.field;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.IdentityOnRecord;
+import org.sallowbrook.core.field.LookAgain;
+import org.sallowbrook.core.herbarium.CharacterDefinition;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.LookingCondition;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the looks at a stand say together. */
+@Component
+class LookReader {
+
+    private final StandIdentifications all;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final JsonMapper json;
+
+    LookReader(StandIdentifications all, HerbariumService herbarium, PeopleService people, JsonMapper json) {
+        this.all = all;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.json = json;
+    }
+
+    List<IdentityOnRecord.Look> looks(Stand stand) {
+        return all.findAllByStandIdOrderByOnDayDescKeptAtDesc(stand.id).stream()
+                .map(StandIdentification::look)
+                .toList();
+    }
+
+    /** The look that speaks for a stand on a day. */
+    IdentityOnRecord.@Nullable Look speaking(Stand stand, LocalDate day) {
+        return IdentityOnRecord.on(day, stand.taxonId(), looks(stand));
+    }
+
+    IdentityOnRecord.SecondLook second(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {
+        if (stand.taxonId == null) {
+            return IdentityOnRecord.SecondLook.NOT_NEEDED;
+        }
+        Taxon taxon = herbarium.taxon(stand.taxonId);
+        return IdentityOnRecord.second(
+                taxon,
+                taxon.lookAlikes().stream().map(l -> herbarium.taxon(l.taxon())).toList(),
+                IdentityOnRecord.on(day, stand.taxonId(), looks),
+                day,
+                looks);
+    }
+
+    /** When the look said it can be told; null for one that is certain or knew no stage. */
+    StandService.@Nullable SettlesView settles(StandIdentification look) {
+        JsonNode at = json.readTree(look.verdict).path("tellableAt");
+        if (look.status == Identification.Status.CONFIRMED || !at.isObject()) {
+            return null;
+        }
+        Identification.TellableAt told = json.treeToValue(at, Identification.TellableAt.class);
+        return new StandService.SettlesView(
+                told.stage(),
+                told.months(),
+                told.characters().stream()
+                        .map(c -> herbarium.herbarium().character(c))
+                        .filter(java.util.Objects::nonNull)
+                        .map(CharacterDefinition::name)
+                        .toList());
+    }
+
+    /** Whether every dangerous look-alike on the card can be told at this stage. */
+    boolean tellable(Taxon taxon, LifeStage stage) {
+        return taxon.lookAlikes().stream()
+                .filter(l -> herbarium.taxon(l.taxon()).danger().dangerous())
+                .allMatch(l -> l.tellable().contains(stage));
+    }
+
+    /**
+     * The stake rests on a look for what the stand is said to be now, and on those that agreed with it: where one of them was
+     * struck out since, it is not certain any more.
+     */
+    boolean ofThisPlant(Stand stand, TagEntity tag) {
+        boolean stands = all.findById(tag.identificationId)
+                .filter(i -> i.forTaxon.equals(stand.taxonId()) && !i.struck())
+                .isPresent();
+        if (!stands) {
+            return false;
+        }
+        IdentityOnRecord.Look then = IdentityOnRecord.on(
+                tag.confirmedOn,
+                stand.taxonId(),
+                looks(stand).stream()
+                        .filter(l -> !l.on().isAfter(tag.confirmedOn))
+                        .toList());
+        return then != null && then.status() == Identification.Status.CONFIRMED;
+    }
+
+    LookService.IdentificationView view(StandIdentification i) {
+        return new LookService.IdentificationView(
+                i.id,
+                i.onDay,
+                i.stage,
+                i.conditions.isEmpty()
+                        ? Set.of()
+                        : Arrays.stream(i.conditions.split(","))
+                                .map(LookingCondition::valueOf)
+                                .collect(Collectors.toCollection(TreeSet::new)),
+                i.status,
+                i.taxonId,
+                genus(i),
+                List.of(json.readValue(i.observations, LookService.ObservationView[].class)),
+                List.of(json.readValue(i.again, LookService.ObservationView[].class)),
+                i.otherPlants,
+                i.identifiedBy,
+                i.secondObserver,
+                i.book,
+                LookAgain.goesOn(i.look(), people.today()));
+    }
+
+    @Nullable
+    String genus(StandIdentification i) {
+        return json.readTree(i.verdict).path("genus").asString(null);
+    }
+
+    void notInFuture(LocalDate on) {
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(!on.isAfter(today), "on", "must not be in the future")
+                .that(on.isAfter(today.minusYears(20)), "on", "must be within twenty years")
+                .done();
+    }
+}
