@@ -2,7 +2,6 @@ import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate, useParams } from 'react-router'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
@@ -13,7 +12,7 @@ import { Findings, inBreath } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
 import { PART, STAGE } from '../ui/dictionary'
-import { forget, useKept } from '../ui/kept'
+import { forget, useKept, useKeptId } from '../ui/kept'
 import { figure } from '../ui/words'
 import { useStand } from './queries'
 import { useTags } from './Tags'
@@ -61,7 +60,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
   // What was looked at again yesterday was not looked at today.
   const form = `harvest ${stand.id} ${today}`
-  const [id] = useKept(form, 'id', v7())
+  const id = useKeptId(form)
   const [part, setPart] = useKept<Request['part']>(form, 'part', parts[0] ?? 'HERB')
   const [stage, setStage] = useKept<Request['stage']>(form, 'stage', taxon.parts[0]?.stages[0] ?? 'FLOWERING')
   const [tag, setTag] = useKept(form, 'tag', '')

@@ -2,10 +2,11 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Controller, useForm } from 'react-hook-form'
-import { v7 } from 'uuid'
 import { z } from 'zod'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
+import { draftKey, forget, read, useKeptId, write } from '../ui/kept'
+import { Unsaved } from '../ui/Unsaved'
 import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
@@ -66,10 +67,11 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
   const queries = useQueryClient()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ stand, version: stand?.version ?? 0 })
-  const [id] = useState(stand?.id ?? v7())
+  const draft = `stand ${stand?.id ?? 'new'} ${seen.version}`
+  const id = useKeptId(draft, stand?.id)
   const f = useForm<Values>({
     resolver: zodResolver(form),
-    defaultValues: {
+    defaultValues: read<Values>(draftKey(draft, 'values'), {
       taxonId: stand?.taxonId ?? '',
       name: stand?.name ?? '',
       place: stand?.place ?? '',
@@ -79,8 +81,15 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       protectedSpecies: stand?.protectedSpecies ?? false,
       neighbour: stand?.neighbour ?? '',
       reason: '',
-    },
+    }),
   })
+  const { subscribe } = f
+  useEffect(() => {
+    return subscribe({
+      formState: { values: true },
+      callback: ({ values }) => write(draftKey(draft, 'values'), values),
+    })
+  }, [subscribe, draft])
   const save = useMutation({
     mutationFn: ({ v, version }: { v: Values; version: number }) => {
       const body = {
@@ -100,6 +109,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         : ask(api.POST('/api/field/stands', { body }))
     },
     onSuccess: async () => {
+      forget(draft)
       await queries.invalidateQueries()
       onDone()
     },
@@ -117,6 +127,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       className="mb-4"
       onSubmit={f.handleSubmit((v) => save.mutate({ v, version: seen.version }))}
     >
+      <Unsaved form={draft} />
       <Section title={stand ? 'The stand' : 'A new stand'}>
         <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
           <Controller
@@ -128,10 +139,14 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
                 value={field.value}
                 onChange={field.onChange}
                 error={errors.taxonId?.message}
-                choices={[
-                  { value: '', label: 'nobody knows yet' },
-                  ...(taxa.data ?? []).map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
-                ]}
+                choices={
+                  taxa.data
+                    ? [
+                        { value: '', label: 'nobody knows yet' },
+                        ...taxa.data.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
+                      ]
+                    : []
+                }
               />
             )}
           />

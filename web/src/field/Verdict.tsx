@@ -34,7 +34,7 @@ export function Settles({ stand }: { stand: StandView }) {
     <span className="block">
       Can be told {STAGE[at.stage]}
       {at.months.length > 0 && `, ${at.months.map(month).join(', ')}`}
-      {at.characters.length > 0 && `, by ${at.characters.slice(0, 3).join(', ').toLowerCase()}`}
+      {at.characters.length > 0 && `, by ${at.characters.slice(0, 3).join('; ').toLowerCase()}`}
     </span>
   )
 }

@@ -1,3 +1,4 @@
+import { forget, useKept } from '../ui/kept'
 import { listOf } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -44,7 +45,8 @@ function Form({ all }: { all: Character[] }) {
   const queries = useQueryClient()
   const session = useSession()
   const taxa = useTaxa()
-  const [names, setNames] = useState({
+  const draft = 'a plant of your own'
+  const [names, setNames] = useKept(draft, 'names', {
     name: '',
     author: '',
     common: '',
@@ -52,17 +54,18 @@ function Form({ all }: { all: Character[] }) {
     lifeForm: '',
     habitat: '',
   })
-  const [book, setBook] = useState({ title: '', year: '' })
-  const [group, setGroup] = useState<Group>('PLANT')
-  const [danger, setDanger] = useState<Danger | ''>('')
-  const [months, setMonths] = useState<Record<string, number[]>>({})
-  const [states, setStates] = useState<Record<string, string>>({})
-  const [likes, setLikes] = useState<{ taxon: string; tells: string; decisive: string }[]>([])
+  const [book, setBook] = useKept(draft, 'book', { title: '', year: '' })
+  const [group, setGroup] = useKept<Group>(draft, 'group', 'PLANT')
+  const [danger, setDanger] = useKept<Danger | ''>(draft, 'danger', '')
+  const [months, setMonths] = useKept<Record<string, number[]>>(draft, 'months', {})
+  const [states, setStates] = useKept<Record<string, string>>(draft, 'states', {})
+  const [likes, setLikes] = useKept<{ taxon: string; tells: string; decisive: string }[]>(draft, 'likes', [])
   const [text, setText] = useState<string | null>(null)
   const set = (key: keyof typeof names) => (e: React.ChangeEvent<HTMLInputElement>) =>
     setNames({ ...names, [key]: e.target.value })
 
   const kept = async (id: string) => {
+    forget(draft)
     await queries.invalidateQueries()
     await navigate(`/herbarium/${id}`)
   }

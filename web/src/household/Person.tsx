@@ -1,10 +1,11 @@
+import { forget, useKept, useKeptId } from '../ui/kept'
 import { isoToday } from '../ui/clock'
 import { number } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { Unsaved } from '../ui/Unsaved'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { MedicineNames } from './MedicineNames'
@@ -77,22 +78,26 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
   const queries = useQueryClient()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ person, version: person?.version ?? 0 })
-  const [id] = useState(person?.id ?? v7())
-  const [name, setName] = useState(person?.name ?? '')
-  const [bornOn, setBornOn] = useState(person?.bornOn ?? '')
-  const [age, setAge] = useState('')
-  const [weight, setWeight] = useState(person?.weightKg?.toString() ?? '')
-  const [height, setHeight] = useState(person?.heightCm?.toString() ?? '')
-  const [trimester, setTrimester] = useState<(typeof TRIMESTERS)[number]['value']>(
+  // By its version: what was typed over something that has changed since is not brought back.
+  const draft = `person ${person?.id ?? 'new'} ${seen.version}`
+  const id = useKeptId(draft, person?.id)
+  const [name, setName] = useKept(draft, 'name', person?.name ?? '')
+  const [bornOn, setBornOn] = useKept(draft, 'bornOn', person?.bornOn ?? '')
+  const [age, setAge] = useKept(draft, 'age', '')
+  const [weight, setWeight] = useKept(draft, 'weight', person?.weightKg?.toString() ?? '')
+  const [height, setHeight] = useKept(draft, 'height', person?.heightCm?.toString() ?? '')
+  const [trimester, setTrimester] = useKept<(typeof TRIMESTERS)[number]['value']>(
+    draft,
+    'trimester',
     (person?.trimester?.toString() as '1' | undefined) ?? 'NO',
   )
-  const [operation, setOperation] = useState(person?.operationOn ?? '')
-  const [feeding, setFeeding] = useState(person?.breastFeeding ?? false)
-  const [recipient, setRecipient] = useState(person?.recipient ?? false)
-  const [conditions, setConditions] = useState(person?.conditions ?? [])
-  const [medicines, setMedicines] = useState(person?.medicines ?? [])
-  const [named, setNamed] = useState(person?.medicineNames ?? [])
-  const [families, setFamilies] = useState(person?.allergyFamilies ?? [])
+  const [operation, setOperation] = useKept(draft, 'operation', person?.operationOn ?? '')
+  const [feeding, setFeeding] = useKept(draft, 'feeding', person?.breastFeeding ?? false)
+  const [recipient, setRecipient] = useKept(draft, 'recipient', person?.recipient ?? false)
+  const [conditions, setConditions] = useKept(draft, 'conditions', person?.conditions ?? [])
+  const [medicines, setMedicines] = useKept(draft, 'medicines', person?.medicines ?? [])
+  const [named, setNamed] = useKept(draft, 'named', person?.medicineNames ?? [])
+  const [families, setFamilies] = useKept(draft, 'families', person?.allergyFamilies ?? [])
   const known = useFamilies()
 
   const body = (): Body => ({
@@ -121,6 +126,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
           )
         : ask(api.POST('/api/people', { body: sent })),
     onSuccess: async () => {
+      forget(draft)
       await queries.invalidateQueries()
       await navigate('/dosing')
     },
@@ -132,6 +138,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
 
   return (
     <Page title={person ? person.name : 'Somebody new'}>
+      <Unsaved form={draft} />
       <form
         className="grid gap-4 lg:grid-cols-3"
         onSubmit={(e) => {

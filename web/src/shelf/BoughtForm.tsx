@@ -1,8 +1,7 @@
+import { forget, useKept, useKeptId } from '../ui/kept'
 import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { Choose } from '../ui/Choose'
@@ -33,16 +32,17 @@ export function BoughtForm({
 }) {
   const queries = useQueryClient()
   const taxa = useTaxa()
-  const [id] = useState(() => v7())
-  const [taxonId, setTaxonId] = useState(taxon)
-  const [part, setPart] = useState<Bought['part'] | ''>(given ?? '')
-  const [label, setLabel] = useState<Bought['label']>('SCIENTIFIC_NAME')
-  const [mass, setMass] = useState('')
-  const [supplier, setSupplier] = useState('')
-  const [harvested, setHarvested] = useState('')
-  const [best, setBest] = useState('')
-  const [place, setPlace] = useState('')
-  const [mould, setMould] = useState(false)
+  const kept = `bought ${taxon} ${given ?? ''}`
+  const id = useKeptId(kept)
+  const [taxonId, setTaxonId] = useKept(kept, 'taxonId', taxon)
+  const [part, setPart] = useKept<Bought['part'] | ''>(kept, 'part', given ?? '')
+  const [label, setLabel] = useKept<Bought['label']>(kept, 'label', 'SCIENTIFIC_NAME')
+  const [mass, setMass] = useKept(kept, 'mass', '')
+  const [supplier, setSupplier] = useKept(kept, 'supplier', '')
+  const [harvested, setHarvested] = useKept(kept, 'harvested', '')
+  const [best, setBest] = useKept(kept, 'best', '')
+  const [place, setPlace] = useKept(kept, 'place', '')
+  const [mould, setMould] = useKept(kept, 'mould', false)
   const parts = taxa.data?.find((t) => t.id === taxonId)?.parts ?? []
   const chosen = part !== '' && parts.includes(part) ? part : parts[0]
   const save = useMutation({
@@ -67,6 +67,7 @@ export function BoughtForm({
       )
     },
     onSuccess: async (lot) => {
+      forget(kept)
       await queries.invalidateQueries()
       onDone(lot)
     },

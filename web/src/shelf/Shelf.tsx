@@ -138,7 +138,8 @@ export function Shelf() {
       <Past
         title="Used up and thrown away"
         name="lots"
-        load={(page) => ask(api.GET('/api/shelf/lots/past', { params: { query: { page } } }))}
+        find
+        load={(page, find) => ask(api.GET('/api/shelf/lots/past', { params: { query: { page, find } } }))}
         to={(id) => `/shelf/${id}`}
       />
     </Page>

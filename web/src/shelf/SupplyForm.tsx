@@ -1,6 +1,5 @@
+import { forget, useKept, useKeptId } from '../ui/kept'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import { v7 } from 'uuid'
 import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
@@ -42,15 +41,16 @@ export function SupplyForm({
   onDone: (lot?: Schemas['LotView']) => void
 }) {
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
-  const [form, setForm] = useState(given)
-  const [name, setName] = useState(called)
-  const [amount, setAmount] = useState('')
-  const [strength, setStrength] = useState('')
-  const [denatured, setDenatured] = useState(false)
-  const [open, setOpen] = useState(false)
-  const [best, setBest] = useState('')
-  const [place, setPlace] = useState('')
+  const kept = `supply ${given} ${called}`
+  const id = useKeptId(kept)
+  const [form, setForm] = useKept(kept, 'form', given)
+  const [name, setName] = useKept(kept, 'name', called)
+  const [amount, setAmount] = useKept(kept, 'amount', '')
+  const [strength, setStrength] = useKept(kept, 'strength', '')
+  const [denatured, setDenatured] = useKept(kept, 'denatured', false)
+  const [open, setOpen] = useKept(kept, 'open', false)
+  const [best, setBest] = useKept(kept, 'best', '')
+  const [place, setPlace] = useKept(kept, 'place', '')
   const percent = PERCENT[form]
   const save = useMutation({
     mutationFn: () =>
@@ -70,6 +70,7 @@ export function SupplyForm({
         }),
       ),
     onSuccess: async (lot) => {
+      forget(kept)
       await queries.invalidateQueries()
       onDone(lot)
     },

@@ -103,7 +103,10 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
 
 export function Choose<T extends string>({ label, value, choices, onChange, error }: Props<T>) {
   const chosen = choices.find((c) => c.value === value)
-  if (choices.length > MANY) {
+  // Settled when the list is there, and kept: one that turned into the other under a finger would close.
+  const [many, setMany] = useState<boolean>()
+  if (many === undefined && choices.length > 0) setMany(choices.length > MANY)
+  if (many) {
     return <Find label={label} value={value} choices={choices} onChange={onChange} error={error} />
   }
   return (
@@ -111,7 +114,8 @@ export function Choose<T extends string>({ label, value, choices, onChange, erro
       <Label className="text-soft block text-sm font-medium">{label}</Label>
       <Listbox value={value} onChange={(v) => onChange(v as T)}>
         <ListboxButton
-          className={`${box} flex items-center justify-between text-left`}
+          className={`${box} flex items-center justify-between text-left disabled:opacity-60`}
+          disabled={choices.length === 0}
           onKeyDownCapture={openOnEnter}
         >
           <span className="truncate">{chosen?.label ?? 'choose'}</span>

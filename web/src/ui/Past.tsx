@@ -1,8 +1,8 @@
-import { useInfiniteQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query'
+import { useDeferredValue, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
-import { Button } from './controls'
+import { Button, Input } from './controls'
 import { ProblemNotice } from './page'
 import { date } from './words'
 
@@ -12,18 +12,24 @@ export function Past({
   name,
   load,
   to,
+  find = false,
   open: first = false,
 }: {
   title: string
   name: string
-  load: (page: number) => Promise<Schemas['Past']>
+  load: (page: number, find: string) => Promise<Schemas['Past']>
   to?: (id: string) => string
+  /** Whether it is long enough to be searched. */
+  find?: boolean
   open?: boolean
 }) {
   const [open, setOpen] = useState(first)
+  const [typed, setTyped] = useState('')
+  const words = useDeferredValue(typed)
   const pages = useInfiniteQuery({
-    queryKey: ['past', name],
-    queryFn: ({ pageParam }) => load(pageParam),
+    queryKey: ['past', name, words],
+    queryFn: ({ pageParam }) => load(pageParam, words),
+    placeholderData: keepPreviousData,
     initialPageParam: 0,
     getNextPageParam: (last, all) => (last.more ? all.length : undefined),
     enabled: open,
@@ -36,7 +42,18 @@ export function Past({
       onToggle={(e) => setOpen(e.currentTarget.open)}
     >
       <summary className="text-note min-h-8 cursor-pointer text-lg font-semibold underline">{title}</summary>
-      {pages.isSuccess && entries.length === 0 && <p className="text-soft">Nothing yet.</p>}
+      {find && (
+        <div className="my-2 max-w-80">
+          <Input
+            label={`Find in ${title.toLowerCase()}`}
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+        </div>
+      )}
+      {pages.isSuccess && entries.length === 0 && (
+        <p className="text-soft">{words ? 'Nothing fits these words.' : 'Nothing yet.'}</p>
+      )}
       <ul className={first ? '' : 'gap-x-8 lg:columns-2'}>
         {entries.map((e) => (
           <li key={e.id} className="border-line flex justify-between gap-3 border-b py-1">

@@ -190,19 +190,22 @@ function UnitOf({
   onChange: (unit: string | undefined) => void
 }) {
   return (
-    <Select
-      aria-label={`${label}, unit`}
-      className="text-soft data-[focus]:outline-water h-9 appearance-none bg-transparent px-1 text-right text-sm"
-      value={value ?? units[0]}
-      onChange={(e) => onChange(e.target.value === units[0] ? undefined : e.target.value)}
-    >
-      {units
-        // Whose fluid ounce, only a kitchen that has one knows.
-        .filter((u) => u !== 'fl oz' || kitchen() !== 'METRIC')
-        .map((u) => (
-          <option key={u}>{u}</option>
-        ))}
-    </Select>
+    // A field of its own: else it would bear the label of the amount.
+    <HField as="span">
+      <Select
+        aria-label={`${label}, unit`}
+        className="text-soft data-[focus]:outline-water h-9 min-w-9 appearance-none bg-transparent px-1 text-right text-sm"
+        value={value ?? units[0]}
+        onChange={(e) => onChange(e.target.value === units[0] ? undefined : e.target.value)}
+      >
+        {units
+          // Whose fluid ounce, only a kitchen that has one knows.
+          .filter((u) => u !== 'fl oz' || kitchen() !== 'METRIC')
+          .map((u) => (
+            <option key={u}>{u}</option>
+          ))}
+      </Select>
+    </HField>
   )
 }
 

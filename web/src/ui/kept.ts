@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react'
+import { v7 } from 'uuid'
 
 const PREFIX = 'sallowbrook.draft.'
+const ID = 'id'
 
 export const draftKey = (form: string, field: string) => `${form} ${field}`
 
@@ -24,9 +26,29 @@ export function write(key: string, value: unknown) {
 /** As useState, and still there after going back, a reload, or a page left by mistake, until it is saved. */
 export function useKept<T>(form: string, field: string, first: T) {
   const key = draftKey(form, field)
+  const [begun] = useState(() => JSON.stringify(first))
   const [value, setValue] = useState(() => read(key, first))
-  useEffect(() => write(key, value), [key, value])
+  useEffect(() => {
+    if (JSON.stringify(value) === begun) sessionStorage.removeItem(PREFIX + key)
+    else write(key, value)
+  }, [key, value, begun])
   return [value, setValue] as const
+}
+
+/** The id that a form will be saved under: the same after a reload, so that what was sent already is not sent as another. */
+export function useKeptId(form: string, own?: string) {
+  const key = draftKey(form, ID)
+  const [id] = useState(() => own ?? read(key, v7()))
+  useEffect(() => write(key, id), [key, id])
+  return id
+}
+
+/** Whether something was typed here before and not saved; what is in the fields is then not what is kept. */
+export function useUnsaved(form: string) {
+  const [found] = useState(() =>
+    Object.keys(sessionStorage).some((k) => k.startsWith(`${PREFIX}${form} `) && !k.endsWith(` ${ID}`)),
+  )
+  return found
 }
 
 /** It is saved: nothing of it is offered again. */

@@ -2,6 +2,7 @@ package org.sallowbrook.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -19,10 +20,6 @@ public class AsPeopleUseItTest extends InBrowser {
     public void signedIn() {
         newPage(1280, 800);
         signIn("ilse");
-    }
-
-    private Locator main() {
-        return page.locator("main");
     }
 
     @Test
@@ -234,5 +231,19 @@ public class AsPeopleUseItTest extends InBrowser {
         page.locator("main h1").waitFor();
         page.waitForLoadState(LoadState.NETWORKIDLE);
         assertEquals(page.evaluate("document.documentElement.scrollWidth"), 320, "the width of " + path);
+        // A phone on its side, and a desk at 200 %: as wide as they are, and most of the height for the work.
+        for (int[] size : new int[][] {{844, 390}, {640, 400}}) {
+            page.setViewportSize(size[0], size[1]);
+            assertEquals(page.evaluate("document.documentElement.scrollWidth"), size[0], size[0] + " wide, " + path);
+            page.evaluate("() => window.scrollTo(0, document.documentElement.scrollHeight)");
+            assertTrue(
+                    ((Number) page.evaluate("""
+                            () => [...document.querySelectorAll('body *')]
+                              .filter((e) => ['fixed', 'sticky'].includes(getComputedStyle(e).position))
+                              .map((e) => e.getBoundingClientRect())
+                              .filter((r) => r.width > 200 && r.bottom > 0 && r.top < innerHeight)
+                              .reduce((sum, r) => sum + r.height, 0)""")).doubleValue() < size[1] / 2.0,
+                    "what stays on the page covers half of it, " + size[0] + " wide, " + path);
+        }
     }
 }

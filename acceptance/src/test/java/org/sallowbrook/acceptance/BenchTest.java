@@ -11,10 +11,6 @@ import org.testng.annotations.Test;
 /** Preparations of every family, from the bench to the shelf, the way a person makes them. */
 public class BenchTest extends InBrowser {
 
-    private Locator main() {
-        return page.locator("main");
-    }
-
     private void start(String name) {
         field("Name on the label").fill(name);
         assertThat(button("Start the batch")).isEnabled();
@@ -27,9 +23,11 @@ public class BenchTest extends InBrowser {
         button("Put it on the shelf").first().click();
         Locator form = page.locator("form").last();
         if (!percent.isEmpty()) {
-            form.getByLabel("Acidity").fill(percent);
+            form.getByLabel("Acidity", new Locator.GetByLabelOptions().setExact(true))
+                    .fill(percent);
         }
-        form.getByLabel("How much").fill(amount);
+        form.getByLabel("How much", new Locator.GetByLabelOptions().setExact(true))
+                .fill(amount);
         form.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put it on the shelf"))
                 .click();
     }

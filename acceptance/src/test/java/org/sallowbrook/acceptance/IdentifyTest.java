@@ -262,6 +262,44 @@ public class IdentifyTest extends InBrowser {
     }
 
     @Test
+    public void aPlantNobodyKnowsIsKeptLookedAtAgainAndDeleted() {
+        go("/field/identify");
+        heading("What is this?").waitFor();
+        IdentifyPage look = IdentifyPage.at(page, "in leaf")
+                .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
+                .see("Edge of the leaf or leaflet", "sharp even teeth");
+        // A page left by mistake: the look is offered again, and only gone on with when somebody says so.
+        go("/field");
+        page.goBack();
+        assertThat(region("A look not kept yet")).containsText("2 characters, in leaf");
+        button("Go on with it").click();
+        look.see("Hairs on the upper side", "soft, velvety or shaggy");
+        look.verdict();
+        field("Name of the new stand").fill("Found at the sluice");
+        field("Place").fill("Kettle Fen");
+        assertThat(main()).containsText("a plant nobody knows yet");
+        button("Keep this verdict: not yet").click();
+        heading("Found at the sluice").waitFor();
+        assertThat(main()).containsText("unknown, perhaps");
+        assertThat(link("Harvest")).hasCount(0);
+        accessible("a stand of an unknown plant");
+        link("Identify").click();
+        button("Take that look up again").click();
+        assertThat(region("Seen so far")).containsText("interruptedly pinnate");
+        assertThat(page.getByText("At other plants of the stand")).hasCount(0);
+        page.goBack();
+        heading("Found at the sluice").waitFor();
+        page.getByText("It is gone, or was a mistake").click();
+        field("Why it is no longer watched").fill("dug over");
+        button("Put the stand away").click();
+        button("Bring it back").click();
+        page.getByText("It is gone, or was a mistake").click();
+        button("Delete the stand").click();
+        heading("Field").waitFor();
+        assertThat(link("Found at the sluice")).hasCount(0);
+    }
+
+    @Test
     public void onAPhoneALookFitsUnderOneThumb() {
         page.setViewportSize(390, 844);
         go("/field/identify");

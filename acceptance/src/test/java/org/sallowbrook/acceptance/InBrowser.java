@@ -144,6 +144,10 @@ public abstract class InBrowser {
                 AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    protected final Locator main() {
+        return page.locator("main");
+    }
+
     /** Chooses from a list by its label, the way a person does. */
     protected final void choose(String label, String option) {
         field(label).click();

@@ -2,16 +2,11 @@ package org.sallowbrook.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** What comes onto the shelf from outside, and what is set aside again. */
 public class ShelfTest extends InBrowser {
-
-    private Locator main() {
-        return page.locator("main");
-    }
 
     @Test
     public void anythingOnTheShelfIsFoundByAnyWordInAnyOrder() {

@@ -143,6 +143,28 @@ public class StockTakeTest extends ServerTest {
     }
 
     @Test
+    public void whatIsUsedUpIsFoundByAnyWordsOfIt() {
+        UUID lot = bought(ilse, "LEAF", 90, 30);
+        ilse.change("POST", "/api/shelf/lots/" + lot + "/finish?thrownAway=false", Map.of(), lot(lot).path("version"))
+                .expect(200);
+        assertThat(found("QUAY nettle")).contains(lot.toString());
+        assertThat(found("quay nobody")).isEmpty();
+        assertThat(found("%")).isEmpty();
+        ilse.get("/api/shelf/lots/past?find=" + "a".repeat(81)).expect(400);
+    }
+
+    private java.util.List<String> found(String words) {
+        String query = java.net.URLEncoder.encode(words, java.nio.charset.StandardCharsets.UTF_8);
+        return ilse.get("/api/shelf/lots/past?find=" + query)
+                .expect(200)
+                .body()
+                .path("entries")
+                .valueStream()
+                .map(e -> e.path("id").asString())
+                .toList();
+    }
+
+    @Test
     public void placeNameAndDesiccantAreChangedByOneAtATime() {
         UUID lot = spirit(100);
         Map<String, Object> body = new HashMap<>(Map.of(

@@ -17,9 +17,13 @@ interface Lots extends JpaRepository<Lot, UUID> {
     /** What there is something left of. */
     List<Lot> findAllByRemainingGreaterThanOrderByMadeOnDescCodeDesc(double least, Limit most);
 
-    /** What was used up, given up or thrown away. */
-    @Query("select l from Lot l where l.remaining <= 0 and l.stage in :stages order by l.madeOn desc, l.code desc")
-    Slice<Lot> usedUp(Collection<Stage> stages, Pageable page);
+    /** What was used up, given up or thrown away. @param words three patterns that name, code, place and shop must all fit */
+    @Query("select l from Lot l where l.remaining <= 0 and l.stage in :stages"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[0]}"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[1]}"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[2]}"
+            + " order by l.madeOn desc, l.code desc")
+    Slice<Lot> usedUp(Collection<Stage> stages, List<String> words, Pageable page);
 
     /** What must be set aside, or used up by a day. */
     @Query("select l from Lot l where l.remaining > 0 and l.stage in :stages"

@@ -60,8 +60,8 @@ class ShelfController {
     }
 
     @GetMapping("/lots/past")
-    Past past(@RequestParam(defaultValue = "0") int page) {
-        return shelf.past(page);
+    Past past(@RequestParam(defaultValue = "0") int page, @RequestParam(defaultValue = "") String find) {
+        return shelf.past(page, find);
     }
 
     /** The household's own jars, bottles and tins. */

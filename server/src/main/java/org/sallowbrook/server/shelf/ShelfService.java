@@ -92,9 +92,9 @@ public class ShelfService implements UsesTaxon, DueSource {
     }
 
     @Transactional(readOnly = true)
-    public Past past(int page) {
+    public Past past(int page, String find) {
         return Past.of(
-                lots.usedUp(KEPT, Past.page(page)),
+                lots.usedUp(KEPT, Past.patterns(find), Past.page(page)),
                 l -> new Past.Entry(
                         l.id,
                         l.name,
