@@ -69,6 +69,14 @@ export const router = createBrowserRouter([
       },
       { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
       {
+        path: 'field/ground',
+        lazy: async () => ({ Component: (await import('../field/Ground')).GroundPage }),
+      },
+      {
+        path: 'field/weather',
+        lazy: async () => ({ Component: (await import('../field/Weather')).WeatherPage }),
+      },
+      {
         path: 'field/train',
         lazy: async () => ({ Component: (await import('../field/Train')).Train }),
       },

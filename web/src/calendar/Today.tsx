@@ -1,3 +1,4 @@
+import { SeasonNow } from '../field/Season'
 import { number } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
@@ -83,6 +84,9 @@ export function Today() {
               })}
             </div>
           )}
+          <div className="mt-4">
+            <SeasonNow />
+          </div>
         </Page>
       )}
     </Loaded>

@@ -5,13 +5,17 @@ import { Button, ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { useStands } from './queries'
+import { GroundSection } from './Ground'
+import { SeasonSection } from './Season'
 import { StandForm } from './StandForm'
 import { Settles, StandVerdict } from './Verdict'
+import { Weather } from './Weather'
 import { Only } from '../ui/may'
 
 export function Field() {
   const stands = useStands()
   const [adding, setAdding] = useState(false)
+  const [chosen, setChosen] = useState<string>()
   return (
     <Page
       title="Field"
@@ -29,6 +33,13 @@ export function Field() {
       }
     >
       {adding && <StandForm onDone={() => setAdding(false)} />}
+      <div className="mb-4 grid gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <GroundSection chosen={chosen} onChoose={setChosen} />
+        <div className="space-y-4">
+          <SeasonSection />
+          <Weather />
+        </div>
+      </div>
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
         <Section title="Stands">
           <Loaded query={stands}>
@@ -40,7 +51,11 @@ export function Field() {
                   {all.map((s) => (
                     <li
                       key={s.id}
-                      className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b py-2"
+                      className={`border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b py-2 ${chosen === s.id ? 'bg-water-pale' : ''}`}
+                      onMouseEnter={() => setChosen(s.id)}
+                      onMouseLeave={() => setChosen(undefined)}
+                      onFocus={() => setChosen(s.id)}
+                      onBlur={() => setChosen(undefined)}
                     >
                       <div className="min-w-52 flex-1">
                         <Link to={`/field/stands/${s.id}`} className="font-medium underline">

@@ -11,6 +11,7 @@ import { StrikeOut } from '../ui/StrikeOut'
 import { date } from '../ui/words'
 import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
+import { WhenReady } from './Ready'
 import { StandForm } from './StandForm'
 import { Tags } from './Tags'
 import { PutAway, PutAwayNotice } from './PutAway'
@@ -179,11 +180,13 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
       {editing && <StandForm stand={stand} onDone={() => setEditing(false)} />}
       <div className="grid gap-4 lg:grid-cols-2">
         <Looks stand={stand} />
+        {stand.taxonId && <WhenReady stand={stand} />}
         <Section title="Ground">
           <p>
             {GROUND[stand.ground]}, {PERMISSION[stand.permission]}, {PLENTY[stand.plenty]}
             {stand.protectedSpecies ? ', protected' : ''}
             {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
+            {stand.growingSince ? `; growing there since ${stand.growingSince}` : ''}
           </p>
         </Section>
       </div>

@@ -7,6 +7,7 @@ import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { draftKey, forget, read, useKeptId, write } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
+import { numberOf } from '../ui/read'
 import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
@@ -21,6 +22,10 @@ const form = z.object({
   plenty: z.enum(['PLENTIFUL', 'FAIR', 'SCARCE', 'DECLINING']),
   protectedSpecies: z.boolean(),
   neighbour: z.string().max(120),
+  latitude: z.string(),
+  longitude: z.string(),
+  elevationM: z.string(),
+  growingSince: z.string(),
   reason: z.string().max(300),
 })
 type Values = z.infer<typeof form>
@@ -34,6 +39,10 @@ const LABELS: Record<string, string> = {
   plenty: 'How much there is',
   protectedSpecies: 'Protected',
   neighbour: 'Toxic plant within it',
+  latitude: 'Latitude',
+  longitude: 'Longitude',
+  elevationM: 'Height',
+  growingSince: 'Growing there since',
 }
 
 /** In the words of the form. */
@@ -62,6 +71,14 @@ const PLENTY = [
   { value: 'DECLINING', label: 'declining' },
 ] as const
 
+/** As the form holds it. */
+const whereOf = (s: Partial<Schemas['StandView']> | undefined) => ({
+  latitude: String(s?.latitude ?? ''),
+  longitude: String(s?.longitude ?? ''),
+  elevationM: String(s?.elevationM ?? ''),
+  growingSince: String(s?.growingSince ?? ''),
+})
+
 export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onDone: () => void }) {
   const taxa = useTaxa()
   const queries = useQueryClient()
@@ -80,6 +97,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       plenty: stand?.plenty ?? 'FAIR',
       protectedSpecies: stand?.protectedSpecies ?? false,
       neighbour: stand?.neighbour ?? '',
+      ...whereOf(stand),
       reason: '',
     }),
   })
@@ -97,6 +115,10 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         taxonId: v.taxonId || undefined,
         id,
         neighbour: v.neighbour || undefined,
+        latitude: numberOf(v.latitude),
+        longitude: numberOf(v.longitude),
+        elevationM: numberOf(v.elevationM),
+        growingSince: numberOf(v.growingSince),
         reason: v.reason || undefined,
       }
       return stand
@@ -197,6 +219,34 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
             )}
           />
         </div>
+        <div className="mt-3 grid grid-cols-2 gap-3 lg:grid-cols-4">
+          <Input
+            label="Latitude"
+            hint="in degrees, if it is to be on the map"
+            inputMode="decimal"
+            {...f.register('latitude')}
+            error={errors.latitude?.message}
+          />
+          <Input
+            label="Longitude"
+            inputMode="decimal"
+            {...f.register('longitude')}
+            error={errors.longitude?.message}
+          />
+          <Input
+            label="Height above the sea, m"
+            inputMode="decimal"
+            {...f.register('elevationM')}
+            error={errors.elevationM?.message}
+          />
+          <Input
+            label="Growing there since the year"
+            hint="for roots and bark, which want old plants"
+            inputMode="numeric"
+            {...f.register('growingSince')}
+            error={errors.growingSince?.message}
+          />
+        </div>
         <div className="mt-3 space-y-3">
           {stand && (
             <Input
@@ -214,6 +264,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
                 ...seen.stand,
                 taxonId: seen.stand.taxonId ?? '',
                 neighbour: seen.stand.neighbour ?? '',
+                ...whereOf(seen.stand),
               }
             }
             mine={f.getValues()}
@@ -221,8 +272,9 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
             say={say}
             onMerged={(fields, version) => {
               const v = { ...f.getValues(), ...fields } as Values
+              const where = whereOf(v as object)
               save.mutate({
-                v: { ...v, neighbour: v.neighbour ?? '', reason: f.getValues('reason') },
+                v: { ...v, ...where, neighbour: v.neighbour ?? '', reason: f.getValues('reason') },
                 version,
               })
             }}

@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
-import { Button, ButtonLink, Input, Toggle } from '../ui/controls'
+import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
+import { numberOf } from '../ui/read'
 import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, moment } from '../ui/words'
@@ -59,10 +60,23 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
   const [name, setName] = useState(settings.name)
   const [zone, setZone] = useState(settings.zone)
   const [where, setWhere] = useState(settings.region)
+  const [latitude, setLatitude] = useState(settings.latitude?.toString() ?? '')
+  const [elevation, setElevation] = useState(settings.elevationM?.toString() ?? '')
   const [standIns, setStandIns] = useState(settings.standIns)
   const save = useMutation({
     mutationFn: () =>
-      ask(api.PUT('/api/household/settings', { body: { name, zone, region: where, standIns } })),
+      ask(
+        api.PUT('/api/household/settings', {
+          body: {
+            name,
+            zone,
+            region: where,
+            latitude: numberOf(latitude),
+            elevationM: numberOf(elevation),
+            standIns,
+          },
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   })
   return (
@@ -89,13 +103,32 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
       <p className="text-soft text-sm">
         Plants are told apart among those of this region; elsewhere grow others that no card covers.
       </p>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberInput
+          label="Latitude, degrees north"
+          hint="a whole degree is enough; the seasons shift by it"
+          value={latitude}
+          onChange={setLatitude}
+          error={errorAt(save.error, 'latitude')}
+        />
+        <NumberInput
+          label="Height above the sea, m"
+          value={elevation}
+          onChange={setElevation}
+          error={errorAt(save.error, 'elevationM')}
+        />
+      </div>
       <Input
         label="Time zone"
         value={zone}
         onChange={(e) => setZone(e.target.value)}
         error={errorAt(save.error, 'zone')}
       />
-      <Toggle label="Offer the simulated scale, to try it out" checked={standIns} onChange={setStandIns} />
+      <Toggle
+        label="Offer the simulated scale and weather, to try them out"
+        checked={standIns}
+        onChange={setStandIns}
+      />
       <ProblemNotice error={save.error} />
       <Button type="submit" disabled={save.isPending}>
         Save

@@ -219,6 +219,24 @@ export const FROST: Record<Of<Schemas['PartView'], 'frost'>, string> = {
   EITHER: 'before or after frost',
 }
 
+export const READY: Record<Schemas['ReadyView']['state'], string> = {
+  READY: 'ready now',
+  LIKELY: 'likely begun, go and look',
+  SOON: 'soon',
+  LATER: 'later',
+  OVER: 'over',
+}
+
+export const OUTLINE: Record<Schemas['ShapeView']['kind'], string> = {
+  SHORE: 'shore',
+  WATER: 'water',
+  WOOD: 'wood',
+  MEADOW: 'meadow or dune',
+  PATH: 'path',
+  ROAD: 'road, with traffic',
+  HOUSE: 'house',
+}
+
 export const GROUND: Record<Schemas['StandView']['ground'], string> = {
   CLEAN: 'clean ground',
   UNKNOWN: 'ground not known',

@@ -28,6 +28,11 @@ const dateFormat = new Intl.DateTimeFormat('en-GB', {
 export const date = (iso: string | null | undefined) =>
   iso ? dateFormat.format(new Date(`${iso.slice(0, 10)}T00:00:00Z`)) : 'no date'
 
+const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+/** Where the year is plain: 15 Jul. */
+export const dayMonth = (iso: string | null | undefined) =>
+  iso ? dayFormat.format(new Date(`${iso.slice(0, 10)}T00:00:00Z`)) : 'no date'
+
 /** A moment where the household lives: 15 Jul 2026, 08:30. */
 export const moment = (iso: string) =>
   new Intl.DateTimeFormat('en-GB', {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.season.Readiness;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.UsedPart;
@@ -46,6 +47,20 @@ public final class HarvestGate {
     }
 
     /**
+     * How old the plants are and what the year has brought.
+     *
+     * @param growingSince the year from which plants are known to grow there; null when nobody knows
+     * @param frozen whether it has frozen since the summer; null where nobody measures
+     * @param readiness null where the card gives no months, or for another day than today
+     */
+    public record Season(
+            @Nullable Integer growingSince,
+            @Nullable Boolean frozen,
+            @Nullable Readiness readiness) {
+        public static final Season UNKNOWN = new Season(null, null, null);
+    }
+
+    /**
      * @param shareTaken of the stand's part, 0..1, with this harvest
      * @param sharePicked already this season, 0..1
      * @param tells characters looked at again today that agree with the plant
@@ -65,6 +80,7 @@ public final class HarvestGate {
             Set<String> tells,
             List<OnThePiece.Open> openOnThePiece,
             boolean examinedSingly,
+            Season season,
             Schools schools) {
         public Request {
             Checks.begin()
@@ -308,6 +324,74 @@ public final class HarvestGate {
         }
     }
 
+    /** A root or bark of a plant too young is too little of it, and its death for nothing. */
+    private static void age(Request request, UsedPart part, List<Finding> findings) {
+        Integer least = part.leastAgeYears();
+        Integer since = request.season().growingSince();
+        if (least == null) {
+            return;
+        }
+        if (since == null) {
+            findings.add(Finding.warn(
+                    "AGE_UNKNOWN",
+                    "This part is taken of plants of " + least + " years or more, and nobody has noted since when these"
+                            + " grow here.",
+                    "Note the year on the stand, or take only the largest and say why."));
+        } else if (request.on().getYear() - since < least) {
+            findings.add(Finding.stop(
+                    "TOO_YOUNG",
+                    "These plants grow here since " + since + "; this part is taken from " + least + " years on.",
+                    "Leave them until " + (since + least) + "."));
+        }
+    }
+
+    private static void frost(Request request, UsedPart part, List<Finding> findings) {
+        School school = request.schools().of(Question.FRUIT_AND_FROST);
+        boolean fruit = part.part() == Taxon.Part.FRUIT && part.frost() == Taxon.Frost.EITHER;
+        boolean after = part.frost() == Taxon.Frost.AFTER
+                || fruit && (school == School.FRUIT_AFTER_FROST || school == School.FRUIT_AFTER_FREEZING);
+        boolean before = part.frost() == Taxon.Frost.BEFORE
+                || fruit && school != School.FRUIT_AFTER_FROST && school != School.FRUIT_AFTER_FREEZING;
+        Boolean frozen = request.season().frozen();
+        if (frozen == null && (after || part.frost() == Taxon.Frost.BEFORE)) {
+            findings.add(Finding.note(
+                    "FROST_UNKNOWN",
+                    "Whether it has frozen yet is not on record, and it matters for this part.",
+                    "Read the weather in, or go by what you saw."));
+        } else if (after && Boolean.FALSE.equals(frozen)) {
+            findings.add(Finding.warn(
+                    "BEFORE_FROST",
+                    "It has not frozen yet; this is picked after the first frost.",
+                    "Wait for it, or say why not; a night in the freezer does much the same to fruit."));
+        } else if (before && Boolean.TRUE.equals(frozen)) {
+            findings.add(Finding.warn(
+                    "AFTER_FROST",
+                    "It has frozen already; this is picked before the first frost.",
+                    "Leave what is soft or broken, or leave it all until next year."));
+        }
+    }
+
+    /** What stands at its stage out of its time is looked at twice: perhaps it is something else. */
+    private static void time(Request request, UsedPart part, List<Finding> findings) {
+        Readiness r = request.season().readiness();
+        if (r == null || r.seen() || !part.stages().contains(request.stage())) {
+            return;
+        }
+        if (r.state() == Readiness.State.LATER
+                && r.early() != null
+                && request.on().isBefore(r.early())) {
+            findings.add(Finding.note(
+                    "EARLY",
+                    "It was hardly expected before " + Words.day(r.early()) + ".",
+                    "Look twice that it is what you take it for; if it is, note when it began."));
+        } else if (r.state() == Readiness.State.OVER) {
+            findings.add(Finding.note(
+                    "OUT_OF_SEASON",
+                    "It was expected to be over by about " + Words.day(r.until()) + ".",
+                    "Look twice that it is what you take it for, and that it is still fresh."));
+        }
+    }
+
     private static void part(Request request, List<Finding> findings) {
         UsedPart part = request.taxon().usedPart(request.part()).orElse(null);
         if (part == null) {
@@ -321,6 +405,9 @@ public final class HarvestGate {
             findings.add(Finding.warn(
                     "NOT_THE_MOMENT", "This is not the moment for this part: " + part.moment(), "Come back then."));
         }
+        age(request, part, findings);
+        frost(request, part, findings);
+        time(request, part, findings);
         double all = request.shareTaken() + request.sharePicked();
         double quota = quota(part, request.schools());
         if (all > quota + 1e-9) {

@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.IdentityOnRecord.SecondLook;
+import org.sallowbrook.core.field.season.Place;
+import org.sallowbrook.core.field.season.Progress;
+import org.sallowbrook.core.field.season.Readiness;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Herbarium;
@@ -69,6 +72,7 @@ public class HarvestGateTest {
                         tells,
                         List.of(),
                         singly,
+                        HarvestGate.Season.UNKNOWN,
                         Schools.USUAL))
                 .stream()
                 .map(Finding::code)
@@ -296,6 +300,71 @@ public class HarvestGateTest {
                 singly);
     }
 
+    private static List<String> of(Taxon taxon, Taxon.Part part, HarvestGate.Season season, Schools schools) {
+        return HarvestGate.check(new HarvestGate.Request(
+                        taxon,
+                        part,
+                        SURE,
+                        SITE,
+                        LifeStage.FLOWERING,
+                        DAY,
+                        100,
+                        0.1,
+                        0,
+                        TELLS,
+                        List.of(),
+                        true,
+                        season,
+                        schools))
+                .stream()
+                .map(f -> f.severity() + " " + f.code())
+                .toList();
+    }
+
+    @Test
+    public void aRootWaitsUntilThePlantIsOldEnough() {
+        Taxon old = Cards.card("x").part(Taxon.Part.ROOT, 3, null).build();
+        assertThat(of(old, Taxon.Part.ROOT, HarvestGate.Season.UNKNOWN, Schools.USUAL))
+                .containsExactly("WARN AGE_UNKNOWN");
+        assertThat(of(old, Taxon.Part.ROOT, new HarvestGate.Season(2024, null, null), Schools.USUAL))
+                .containsExactly("STOP TOO_YOUNG");
+        assertThat(of(old, Taxon.Part.ROOT, new HarvestGate.Season(2023, null, null), Schools.USUAL))
+                .isEmpty();
+    }
+
+    @DataProvider
+    Object[][] frosts() {
+        return new Object[][] {
+            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, false, "WARN BEFORE_FROST"},
+            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, true, null},
+            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, null, "NOTE FROST_UNKNOWN"},
+            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, true, "WARN AFTER_FROST"},
+            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, false, null},
+            // Where the card leaves it open, the household's school decides.
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, false, "WARN BEFORE_FROST"},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, true, null},
+            {Taxon.Frost.EITHER, School.FRUIT_BEFORE_FROST, true, "WARN AFTER_FROST"},
+            {Taxon.Frost.EITHER, School.FRUIT_BEFORE_FROST, null, null},
+            {null, School.FRUIT_AFTER_FROST, false, null},
+        };
+    }
+
+    @Test(dataProvider = "frosts")
+    public void fruitGoesByTheFrost(Taxon.Frost frost, School school, Boolean frozen, String finding) {
+        Taxon taxon = Cards.card("x").part(Taxon.Part.FRUIT, null, frost).build();
+        Schools schools = Schools.USUAL.with(school);
+        assertThat(of(taxon, Taxon.Part.FRUIT, new HarvestGate.Season(null, frozen, null), schools))
+                .isEqualTo(finding == null ? List.of() : List.of(finding));
+    }
+
+    @Test
+    public void whatComesOutOfItsTimeIsLookedAtTwice() {
+        Readiness.Request winter = new Readiness.Request(
+                "x", Set.of(10, 11), Place.OF_THE_CARDS, Progress.byCalendar(2026), List.of(), null, null, DAY);
+        assertThat(of(HERB, Taxon.Part.HERB, new HarvestGate.Season(null, null, Readiness.of(winter)), Schools.USUAL))
+                .containsExactly("NOTE EARLY");
+    }
+
     @Test
     public void aVerdictAgesAndIsOfItsStage() {
         assertThat(seen(400, LifeStage.FLOWERING, false, false)).isEmpty();
@@ -319,6 +388,7 @@ public class HarvestGateTest {
                                 TELLS,
                                 List.of(),
                                 true,
+                                HarvestGate.Season.UNKNOWN,
                                 Schools.USUAL))
                         .stream()
                         .filter(f -> f.code().equals("STAGE_NOT_SEEN"))

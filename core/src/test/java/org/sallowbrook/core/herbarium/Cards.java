@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Taxon.Caution;
 import org.sallowbrook.core.herbarium.Taxon.Constituent;
@@ -167,16 +168,32 @@ public final class Cards {
         }
 
         public Builder part(double perPlant, double ofStand, Set<Route> routes, DoseRange... doses) {
+            return part(Taxon.Part.HERB, null, null, perPlant, ofStand, routes, doses);
+        }
+
+        /** A part that wants plants of an age, or a frost. */
+        public Builder part(Taxon.Part part, @Nullable Integer leastAgeYears, Taxon.@Nullable Frost frost) {
+            return part(part, leastAgeYears, frost, 0.5, 0.4, Set.of(Route.INTERNAL));
+        }
+
+        private Builder part(
+                Taxon.Part part,
+                @Nullable Integer leastAgeYears,
+                Taxon.@Nullable Frost frost,
+                double perPlant,
+                double ofStand,
+                Set<Route> routes,
+                DoseRange... doses) {
             parts.add(new Taxon.UsedPart(
-                    Taxon.Part.HERB,
+                    part,
                     "in flower",
                     Set.of(LifeStage.FLOWERING),
                     Set.of(6, 7),
                     perPlant,
                     ofStand,
                     null,
-                    null,
-                    null,
+                    leastAgeYears,
+                    frost,
                     null,
                     null,
                     null,

@@ -10,11 +10,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Way;
+import org.sallowbrook.core.field.Outline;
 import org.sallowbrook.core.field.Site;
+import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -27,11 +30,14 @@ import org.sallowbrook.server.dosing.CourseService;
 import org.sallowbrook.server.dosing.DoseService;
 import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.field.GroundService;
 import org.sallowbrook.server.field.HarvestService;
 import org.sallowbrook.server.field.LookService;
+import org.sallowbrook.server.field.SeasonService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.field.TagService;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SignIn;
 import org.sallowbrook.server.making.BatchService;
@@ -75,6 +81,9 @@ class DemoData implements ApplicationRunner {
     private final StandService stands;
     private final LookService looks;
     private final HarvestService harvests;
+    private final SeasonService seasons;
+    private final GroundService ground;
+    private final HouseholdService households;
     private final TagService tags;
     private final DryingService drying;
     private final ShelfService shelf;
@@ -96,6 +105,9 @@ class DemoData implements ApplicationRunner {
             StandService stands,
             LookService looks,
             HarvestService harvests,
+            SeasonService seasons,
+            GroundService ground,
+            HouseholdService households,
             TagService tags,
             DryingService drying,
             ShelfService shelf,
@@ -115,6 +127,9 @@ class DemoData implements ApplicationRunner {
         this.stands = stands;
         this.looks = looks;
         this.harvests = harvests;
+        this.seasons = seasons;
+        this.ground = ground;
+        this.households = households;
         this.tags = tags;
         this.drying = drying;
         this.shelf = shelf;
@@ -221,6 +236,13 @@ class DemoData implements ApplicationRunner {
         stand("perforate-st-johns-wort", "St John's-wort on the verge", "Tarry Quarry", Site.Ground.CONTAMINATED);
         stand("giant-hogweed", "Hogweed on the way to the fen: keep off", "Kettle Fen", Site.Ground.UNKNOWN);
 
+        households.livesAt(new Place(55, 35));
+        island();
+        first(fen, LifeStage.FLOWERING, "2022-06-21", "2023-06-19", "2024-06-12", "2025-06-20");
+        first(limes, LifeStage.FLOWERING, "2023-06-30", "2024-06-24", "2025-07-01");
+        first(marigolds, LifeStage.FLOWERING, "2024-06-04", "2025-06-08");
+        first(melilot, LifeStage.FLOWERING, "2025-06-17");
+
         go(374, 10);
         identify(limes, "small-leaved-lime", LifeStage.FLOWERING);
         jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 373, 300, 0.05, 0.75, "dry and still");
@@ -274,6 +296,7 @@ class DemoData implements ApplicationRunner {
         unknownByTheDitch();
 
         go(20, 10);
+        first(fen, LifeStage.FLOWERING, "2026-06-18");
         taggedValerian();
         comfreyRosette(comfrey);
 
@@ -320,7 +343,7 @@ class DemoData implements ApplicationRunner {
             int age,
             Double weight,
             Double height,
-            @org.jspecify.annotations.Nullable Integer trimester,
+            @Nullable Integer trimester,
             List<MedicineClass> medicines,
             boolean recipient) {
         UUID id = Owned.newId();
@@ -354,9 +377,9 @@ class DemoData implements ApplicationRunner {
             LotForm form,
             String name,
             double amount,
-            @org.jspecify.annotations.Nullable Double strength,
+            @Nullable Double strength,
             boolean open,
-            @org.jspecify.annotations.Nullable LocalDate bestBefore) {
+            @Nullable LocalDate bestBefore) {
         return stock.add(new StockService.SupplyRequest(
                 Owned.newId(), form, name, amount, strength, false, open, bestBefore, "still-room shelf"));
     }
@@ -364,6 +387,7 @@ class DemoData implements ApplicationRunner {
     /** Lily-of-the-valley grows through it: handfuls are refused, singly examined leaves are not. */
     private void ramsonsWithLilies() {
         UUID id = Owned.newId();
+        At at = near("Ramsons in the hollow", "Abbot's Copse");
         stands.add(new StandService.StandRequest(
                 id,
                 "ramsons",
@@ -374,6 +398,10 @@ class DemoData implements ApplicationRunner {
                 Site.Plenty.PLENTIFUL,
                 false,
                 "lily-of-the-valley",
+                at.latitude,
+                at.longitude,
+                at.elevationM,
+                null,
                 null));
         identify(id, "ramsons", LifeStage.FLOWERING);
     }
@@ -381,6 +409,7 @@ class DemoData implements ApplicationRunner {
     /** Seen in leaf, when it can't be told; now that such plants flower, Today asks for another look. */
     private void unknownByTheDitch() {
         UUID id = Owned.newId();
+        At at = near("Something by the ditch", "Kettle Fen");
         stands.add(new StandService.StandRequest(
                 id,
                 null,
@@ -390,6 +419,10 @@ class DemoData implements ApplicationRunner {
                 Site.Permission.GIVEN,
                 Site.Plenty.FAIR,
                 false,
+                null,
+                at.latitude,
+                at.longitude,
+                at.elevationM,
                 null,
                 null));
         looks.identify(
@@ -417,10 +450,188 @@ class DemoData implements ApplicationRunner {
         tags.tag(id, new TagService.TagRequest(Owned.newId(), "blue 3", "third post from the sluice", 55.012, 2.508));
     }
 
+    /** Merrow, as Ilse drew it. */
+    private void island() {
+        draw(
+                Outline.Kind.SHORE,
+                "Merrow",
+                2.474,
+                54.993,
+                2.478,
+                55.003,
+                2.473,
+                55.011,
+                2.478,
+                55.019,
+                2.487,
+                55.0235,
+                2.497,
+                55.022,
+                2.505,
+                55.0195,
+                2.514,
+                55.0175,
+                2.521,
+                55.0105,
+                2.5275,
+                55.0035,
+                2.5245,
+                54.9955,
+                2.5165,
+                54.9895,
+                2.508,
+                54.985,
+                2.4985,
+                54.9845,
+                2.490,
+                54.987,
+                2.481,
+                54.988);
+        draw(
+                Outline.Kind.MEADOW,
+                "Kettle Fen",
+                2.5015,
+                55.0145,
+                2.508,
+                55.0155,
+                2.5145,
+                55.0135,
+                2.513,
+                55.0095,
+                2.5055,
+                55.0085,
+                2.5005,
+                55.0105);
+        draw(
+                Outline.Kind.WATER,
+                "the kettle hole",
+                2.506,
+                55.0128,
+                2.5085,
+                55.0134,
+                2.5105,
+                55.0122,
+                2.5085,
+                55.0112,
+                2.5062,
+                55.0115);
+        draw(
+                Outline.Kind.WOOD,
+                "Abbot's Copse",
+                2.508,
+                54.9985,
+                2.514,
+                54.9995,
+                2.5195,
+                54.9965,
+                2.5165,
+                54.993,
+                2.5105,
+                54.9935);
+        draw(
+                Outline.Kind.MEADOW,
+                "The Long Dune",
+                2.477,
+                55.0165,
+                2.486,
+                55.0215,
+                2.4935,
+                55.0195,
+                2.4905,
+                55.0165,
+                2.482,
+                55.0145);
+        draw(
+                Outline.Kind.ROAD,
+                "to Tarry Quarry",
+                2.5265,
+                55.002,
+                2.515,
+                55.0015,
+                2.505,
+                54.999,
+                2.4995,
+                54.9945,
+                2.4985,
+                54.990);
+        draw(
+                Outline.Kind.PATH,
+                "Signal Lane",
+                2.500,
+                55.002,
+                2.495,
+                55.0045,
+                2.490,
+                55.006,
+                2.4855,
+                55.011,
+                2.485,
+                55.0165);
+        draw(Outline.Kind.PATH, "the fen boards", 2.500, 55.002, 2.5025, 55.007, 2.506, 55.0105);
+        draw(
+                Outline.Kind.HOUSE,
+                "Sallowbrook House",
+                2.4993,
+                55.0019,
+                2.5007,
+                55.0019,
+                2.5007,
+                55.0026,
+                2.4993,
+                55.0026);
+    }
+
+    private void draw(Outline.Kind kind, String name, double... numbers) {
+        List<List<Double>> points = new ArrayList<>();
+        for (int i = 0; i < numbers.length; i += 2) {
+            points.add(List.of(numbers[i], numbers[i + 1]));
+        }
+        ground.draw(new GroundService.ShapeRequest(Owned.newId(), kind, name, points));
+    }
+
+    private record At(double latitude, double longitude, double elevationM) {}
+
+    /** On the island; each stand a little way off. */
+    private static final Map<String, At> PLACES = Map.of(
+            "Signal Lane", new At(55.0050, 2.4920, 40),
+            "Kettle Fen", new At(55.0120, 2.5080, 4),
+            "The Long Dune", new At(55.0180, 2.4850, 8),
+            "Abbot's Copse", new At(54.9960, 2.5130, 60),
+            "Tarry Quarry", new At(54.9905, 2.4985, 95),
+            "Station Garden", new At(55.0030, 2.5000, 35),
+            "Lantern Cottage", new At(55.0005, 2.5205, 20));
+
+    private static At near(String name, String place) {
+        At at = PLACES.getOrDefault(place, new At(55, 2.5, 35));
+        int off = Math.floorMod(name.hashCode(), 100);
+        return new At(at.latitude + (off / 10 - 5) * 0.0006, at.longitude + (off % 10 - 5) * 0.0011, at.elevationM);
+    }
+
+    /** Noted year by year, as of then or later. */
+    private void first(UUID stand, LifeStage stage, String... days) {
+        for (String day : days) {
+            seasons.see(stand, new SeasonService.SightingRequest(Owned.newId(), stage, LocalDate.parse(day)));
+        }
+    }
+
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {
         UUID id = Owned.newId();
+        At at = near(name, place);
         stands.add(new StandService.StandRequest(
-                id, taxon, name, place, ground, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, null, null));
+                id,
+                taxon,
+                name,
+                place,
+                ground,
+                Site.Permission.GIVEN,
+                Site.Plenty.PLENTIFUL,
+                false,
+                null,
+                at.latitude,
+                at.longitude,
+                at.elevationM,
+                taxon.equals("common-valerian") ? 2022 : null,
+                null));
         return id;
     }
 
@@ -493,7 +704,7 @@ class DemoData implements ApplicationRunner {
             double massG,
             String from,
             BoughtGate.Label label,
-            @org.jspecify.annotations.Nullable Integer harvestedDaysBefore) {
+            @Nullable Integer harvestedDaysBefore) {
         LocalDate today = people.today();
         jars.buy(new JarService.BoughtRequest(
                 Owned.newId(),
@@ -587,7 +798,7 @@ class DemoData implements ApplicationRunner {
         press(batch, on, amount, null);
     }
 
-    private void press(UUID batch, LocalDate on, double amount, @org.jspecify.annotations.Nullable Water water) {
+    private void press(UUID batch, LocalDate on, double amount, @Nullable Water water) {
         BatchService.BatchView view = batches.one(batch);
         batches.press(batch, new BatchService.PressRequest(amount, on, water, null), String.valueOf(view.version()));
     }

@@ -1,7 +1,7 @@
-/** Simulated stand-ins for outside devices. Uses drying and shelf. */
+/** Simulated stand-ins for outside devices. Uses field, drying and shelf. */
 @ApplicationModule(
         displayName = "devices",
-        allowedDependencies = {"platform", "drying", "shelf"})
+        allowedDependencies = {"platform", "field", "drying", "shelf"})
 @NullMarked
 package org.sallowbrook.server.devices;
 

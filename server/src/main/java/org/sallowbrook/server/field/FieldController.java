@@ -26,8 +26,17 @@ class FieldController {
     private final StandService stands;
     private final LookService looks;
     private final HarvestService harvests;
+    private final SeasonService season;
+    private final WeatherService weather;
 
-    FieldController(StandService stands, LookService looks, HarvestService harvests) {
+    FieldController(
+            StandService stands,
+            LookService looks,
+            HarvestService harvests,
+            SeasonService season,
+            WeatherService weather) {
+        this.season = season;
+        this.weather = weather;
         this.stands = stands;
         this.looks = looks;
         this.harvests = harvests;
@@ -80,6 +89,38 @@ class FieldController {
     @GetMapping("/stands/past")
     Past putAway(@RequestParam(defaultValue = "0") int page) {
         return stands.putAway(page);
+    }
+
+    /** When each part is ready at each stand. */
+    @GetMapping("/season")
+    SeasonService.SeasonView season() {
+        return season.season();
+    }
+
+    @GetMapping("/stands/{id}/sightings")
+    List<SeasonService.SightingView> sightings(@PathVariable UUID id) {
+        return season.sightings(id);
+    }
+
+    @PostMapping("/stands/{id}/sightings")
+    SeasonService.SightingView see(@PathVariable UUID id, @RequestBody SeasonService.SightingRequest request) {
+        return season.see(id, request);
+    }
+
+    @PostMapping("/stands/{id}/sightings/{sighting}/strike")
+    void strikeSighting(@PathVariable UUID id, @PathVariable UUID sighting, @RequestBody StrikeRequest request) {
+        season.strike(id, sighting, request);
+    }
+
+    @GetMapping("/weather")
+    WeatherService.WeatherView weather(@RequestParam(defaultValue = "14") int days) {
+        return weather.lately(days);
+    }
+
+    /** A table of the household's own readings, as text/csv. */
+    @PostMapping(value = "/weather", consumes = "text/csv")
+    WeatherService.ReadView readWeather(@RequestBody String table) {
+        return weather.read(table);
     }
 
     @GetMapping("/stands/{id}/identifications")

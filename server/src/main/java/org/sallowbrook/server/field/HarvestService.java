@@ -72,6 +72,7 @@ public class HarvestService {
 
     private final StandService stands;
     private final LookReader looks;
+    private final SeasonService seasons;
     private final Harvests harvests;
     private final Tags tags;
     private final HerbariumService herbarium;
@@ -87,6 +88,7 @@ public class HarvestService {
     HarvestService(
             StandService stands,
             LookReader looks,
+            SeasonService seasons,
             Harvests harvests,
             Tags tags,
             HerbariumService herbarium,
@@ -100,6 +102,7 @@ public class HarvestService {
             JsonMapper json) {
         this.stands = stands;
         this.looks = looks;
+        this.seasons = seasons;
         this.harvests = harvests;
         this.tags = tags;
         this.herbarium = herbarium;
@@ -248,7 +251,15 @@ public class HarvestService {
                 tells,
                 OnThePiece.leftOpen(herbarium.herbarium(), taxon, request.part(), request.stage(), tells),
                 request.examinedSingly(),
+                season(stand, request),
                 schools.chosen()));
+    }
+
+    private HarvestGate.Season season(Stand stand, HarvestRequest request) {
+        return new HarvestGate.Season(
+                stand.growingSince,
+                seasons.frozen(request.on()),
+                request.on().equals(people.today()) ? seasons.ready(stand.id, request.part()) : null);
     }
 
     private @Nullable Tag tag(Stand stand, @Nullable UUID tagId) {

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.field;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -43,6 +44,21 @@ class Stand extends Versioned {
 
     @Nullable
     Instant doubtedAt;
+
+    @Nullable
+    Double latitude;
+
+    @Nullable
+    Double longitude;
+
+    /** Above the sea, m. */
+    @Nullable
+    @Column(name = "elevation_m")
+    Double elevationM;
+
+    /** The year from which plants are known to grow there, or were sown; null when nobody knows. */
+    @Nullable
+    Integer growingSince;
 
     /** Out of the lists, kept for what came from it; null while it is watched. */
     @Nullable

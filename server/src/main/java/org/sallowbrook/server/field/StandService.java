@@ -46,6 +46,10 @@ public class StandService implements UsesTaxon {
             Site.Plenty plenty,
             Boolean protectedSpecies,
             @Nullable String neighbour,
+            @Nullable Double latitude,
+            @Nullable Double longitude,
+            @Nullable Double elevationM,
+            @Nullable Integer growingSince,
             @Nullable String reason) {}
 
     /** @param characters by their names in the vocabulary */
@@ -71,6 +75,10 @@ public class StandService implements UsesTaxon {
             Site.Plenty plenty,
             Boolean protectedSpecies,
             @Nullable String neighbour,
+            @Nullable Double latitude,
+            @Nullable Double longitude,
+            @Nullable Double elevationM,
+            @Nullable Integer growingSince,
             Boolean doubted,
             @Nullable String doubtReason,
             @Nullable LocalDate putAwayOn,
@@ -237,6 +245,26 @@ public class StandService implements UsesTaxon {
                         "must have at most 120 letters")
                 .done();
         stand.taxonId = request.taxonId();
+        Checks where = Checks.begin()
+                .that(
+                        (request.latitude() == null) == (request.longitude() == null),
+                        "longitude",
+                        "is given together with latitude, or neither");
+        if (request.latitude() != null && request.longitude() != null) {
+            where.range("latitude", request.latitude(), -66, 66).range("longitude", request.longitude(), -180, 180);
+        }
+        if (request.elevationM() != null) {
+            where.range("elevationM", request.elevationM(), -450, 5000);
+        }
+        if (request.growingSince() != null) {
+            where.range(
+                    "growingSince", request.growingSince(), 1500, people.today().getYear());
+        }
+        where.done();
+        stand.latitude = request.latitude();
+        stand.longitude = request.longitude();
+        stand.elevationM = request.elevationM();
+        stand.growingSince = request.growingSince();
         stand.name = request.name().strip();
         stand.place = request.place().strip();
         stand.ground = request.ground();
@@ -299,6 +327,10 @@ public class StandService implements UsesTaxon {
                 s.plenty,
                 s.protectedSpecies,
                 s.neighbour,
+                s.latitude,
+                s.longitude,
+                s.elevationM,
+                s.growingSince,
                 s.doubted,
                 s.doubtReason,
                 s.putAwayOn,

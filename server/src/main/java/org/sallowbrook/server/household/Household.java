@@ -1,10 +1,12 @@
 package org.sallowbrook.server.household;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "household")
@@ -21,6 +23,15 @@ class Household {
 
     /** Which cards are candidates where this household gathers. */
     String region = "merrow";
+
+    /** Degrees north; null where nobody said. */
+    @Nullable
+    Double latitude;
+
+    /** Above the sea, m; null where nobody said. */
+    @Nullable
+    @Column(name = "elevation_m")
+    Double elevationM;
 
     Instant createdAt = Instant.EPOCH;
 

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
@@ -26,13 +27,26 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HouseholdService {
 
-    record SettingsView(String name, String zone, String region, Boolean standIns, List<String> regions) {}
+    record SettingsView(
+            String name,
+            String zone,
+            String region,
+            @Nullable Double latitude,
+            @Nullable Double elevationM,
+            Boolean standIns,
+            List<String> regions) {}
 
-    /** @param standIns whether simulated devices are offered; null leaves it as it is */
+    /**
+     * @param latitude degrees north; null where it shall not be known
+     * @param elevationM above the sea; null where it is not known
+     * @param standIns whether simulated devices are offered; null leaves it as it is
+     */
     record SettingsRequest(
             String name,
             String zone,
             String region,
+            @Nullable Double latitude,
+            @Nullable Double elevationM,
             @Nullable Boolean standIns) {}
 
     record MemberView(UUID id, String username, String name, Member.Role role, Boolean disabled, Boolean self) {}
@@ -96,7 +110,7 @@ public class HouseholdService {
     @Transactional(readOnly = true)
     public SettingsView settings() {
         Household h = household();
-        return new SettingsView(h.name, h.zone, h.region, h.standIns, regions.known());
+        return new SettingsView(h.name, h.zone, h.region, h.latitude, h.elevationM, h.standIns, regions.known());
     }
 
     public SettingsView change(SettingsRequest request) {
@@ -105,6 +119,9 @@ public class HouseholdService {
                 .that(isZone(request.zone()), "zone", "must be a time zone such as Europe/London")
                 .done();
         regions.check("region", request.region());
+        if (request.latitude() != null) {
+            new Place(request.latitude(), request.elevationM() == null ? 0 : request.elevationM());
+        }
         Household h = household();
         if (!h.region.equals(request.region())) {
             gatekeeper.record("household", h.id, "REGION", h.region + " -> " + request.region());
@@ -112,11 +129,21 @@ public class HouseholdService {
         h.name = request.name().strip();
         h.zone = request.zone();
         h.region = request.region();
+        h.latitude = request.latitude();
+        h.elevationM = request.elevationM();
         if (request.standIns() != null) {
             h.standIns = request.standIns();
         }
         households.saveAndFlush(h);
         return settings();
+    }
+
+    /** Where the household lives. */
+    public void livesAt(Place place) {
+        Household h = household();
+        h.latitude = place.latitude();
+        h.elevationM = place.elevationM();
+        households.saveAndFlush(h);
     }
 
     private static boolean isZone(String zone) {

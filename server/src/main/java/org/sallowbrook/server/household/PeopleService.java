@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Medicines;
@@ -20,6 +21,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,8 +68,16 @@ public class PeopleService {
     private final Households households;
     private final Once once;
     private final Clock clock;
+    private final boolean demo;
 
-    PeopleService(People people, Households households, Once once, Clock clock, Medicines medicines) {
+    PeopleService(
+            People people,
+            Households households,
+            Once once,
+            Clock clock,
+            Medicines medicines,
+            @Value("${sallowbrook.demo}") boolean demo) {
+        this.demo = demo;
         this.medicines = medicines;
         this.once = once;
         this.people = people;
@@ -92,13 +102,23 @@ public class PeopleService {
                 .region;
     }
 
-    /** Whether simulated devices are offered. */
+    /** Where the household lives, as far as it moves the seasons; null where nobody said. */
+    @Transactional(readOnly = true)
+    public @Nullable Place place() {
+        Household h = households
+                .findById(Member.current().householdId())
+                .orElseThrow(() -> new Problem.NotFound("household"));
+        return h.latitude == null ? null : new Place(h.latitude, h.elevationM == null ? 0 : h.elevationM);
+    }
+
+    /** Whether simulated devices are offered: in the demo, and where a household switched them on. */
     @Transactional(readOnly = true)
     public boolean standIns() {
-        return households
-                .findById(Member.current().householdId())
-                .orElseThrow(() -> new Problem.NotFound("household"))
-                .standIns;
+        return demo
+                || households
+                        .findById(Member.current().householdId())
+                        .orElseThrow(() -> new Problem.NotFound("household"))
+                        .standIns;
     }
 
     /** Today where the household lives. */

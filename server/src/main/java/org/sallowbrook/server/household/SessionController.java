@@ -83,7 +83,7 @@ class SessionController {
                     signIn.householdName(member.householdId()),
                     people.region(),
                     people.zone().getId(),
-                    demo || people.standIns(),
+                    people.standIns(),
                     clock.instant());
         }
         return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, false, clock.instant());

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -17,6 +18,11 @@ class BodyLimit extends OncePerRequestFilter {
 
     static final long MOST_BYTES = 256 * 1024;
 
+    /** A table of weather, a walk of some hours recorded by the second: read line by line, not into a form. */
+    private static final long MOST_FILE_BYTES = 4 * 1024 * 1024;
+
+    private static final Set<String> FILES = Set.of("/api/field/weather", "/api/field/ground/file");
+
     static final class TooLarge extends IOException {
         private static final long serialVersionUID = 1L;
     }
@@ -24,11 +30,12 @@ class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        long most = FILES.contains(request.getRequestURI()) ? MOST_FILE_BYTES : MOST_BYTES;
         chain.doFilter(
                 new HttpServletRequestWrapper(request) {
                     @Override
                     public ServletInputStream getInputStream() throws IOException {
-                        return new Limited(super.getInputStream());
+                        return new Limited(super.getInputStream(), most);
                     }
                 },
                 response);
@@ -37,10 +44,12 @@ class BodyLimit extends OncePerRequestFilter {
     private static final class Limited extends ServletInputStream {
 
         private final ServletInputStream in;
+        private final long most;
         private long read;
 
-        Limited(ServletInputStream in) {
+        Limited(ServletInputStream in, long most) {
             this.in = in;
+            this.most = most;
         }
 
         @Override
@@ -63,7 +72,7 @@ class BodyLimit extends OncePerRequestFilter {
 
         private void count(int n) throws TooLarge {
             read += n;
-            if (read > MOST_BYTES) {
+            if (read > most) {
                 throw new TooLarge();
             }
         }

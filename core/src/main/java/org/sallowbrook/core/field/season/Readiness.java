@@ -103,6 +103,37 @@ public record Readiness(
         return progress.mean(dayOf(progress.year(), seen)) - progress.mean(dayOf(progress.year(), begins));
     }
 
+    /**
+     * A first sighting, as {@link Onset} learns from it.
+     *
+     * @param sdDays how far off the day may be
+     */
+    public static Onset.Seen seen(
+            String stand, Progress progress, Place place, Set<Integer> stageMonths, LocalDate on, double sdDays) {
+        Checks.begin().range("sdDays", sdDays, 0, 366).done();
+        return new Onset.Seen(
+                stand, late(progress, place, stageMonths, on), sdDays * progress.perDay(dayOf(progress.year(), on)));
+    }
+
+    /**
+     * Whether a forecast would have held: the first sighting in the band of 90 in a hundred.
+     *
+     * @param before what was known then
+     * @param ahead of the year of the sighting, with nothing of it read yet
+     */
+    public static boolean held(
+            String stand,
+            List<Onset.Seen> before,
+            Progress ahead,
+            Place place,
+            Set<Integer> stageMonths,
+            LocalDate on) {
+        double day = dayOf(ahead.year(), nearest(stageMonths, place, on));
+        Onset.Belief belief = Onset.learn(stand, before, ahead.warmth(), ahead.perDay(day));
+        Arrival arrival = new Arrival(ahead, ahead.mean(day) + belief.late(), belief.sd(), null);
+        return arrival.by(on) >= 0.05 && arrival.by(on.minusDays(1)) <= 0.95;
+    }
+
     private static LocalDate nearest(Set<Integer> months, Place place, LocalDate day) {
         LocalDate best = null;
         for (int year = day.getYear() - 1; year <= day.getYear() + 1; year++) {

@@ -1,0 +1,67 @@
+package org.sallowbrook.server.field;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/field/ground")
+class GroundController {
+
+    private final GroundService ground;
+
+    GroundController(GroundService ground) {
+        this.ground = ground;
+    }
+
+    @GetMapping
+    List<GroundService.ShapeView> shapes() {
+        return ground.shapes();
+    }
+
+    @PostMapping
+    GroundService.ShapeView draw(@RequestBody GroundService.ShapeRequest request) {
+        return ground.draw(request);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        ground.remove(id, ifMatch);
+    }
+
+    /** GeoJSON or GPX, told apart by how it begins. */
+    @PostMapping(value = "/file", consumes = "text/plain")
+    GroundService.GroundRead read(@RequestBody String text) {
+        return ground.read(text);
+    }
+
+    @GetMapping(value = "/ground.geojson", produces = "application/geo+json")
+    ResponseEntity<Map<String, Object>> geoJson() {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=ground.geojson")
+                .body(ground.geoJson());
+    }
+
+    @GetMapping(value = "/stands.gpx", produces = "application/gpx+xml")
+    ResponseEntity<byte[]> gpx() {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=stands.gpx")
+                .body(ground.gpx());
+    }
+}

@@ -1,0 +1,395 @@
+package org.sallowbrook.server.field;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.Site;
+import org.sallowbrook.core.field.season.DayWeather;
+import org.sallowbrook.core.field.season.Onset;
+import org.sallowbrook.core.field.season.Place;
+import org.sallowbrook.core.field.season.Progress;
+import org.sallowbrook.core.field.season.Readiness;
+import org.sallowbrook.core.herbarium.LifeStage;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** When each part is ready at each stand, and what was seen to begin. */
+@Service
+@Transactional
+public class SeasonService {
+
+    public record SightingRequest(UUID id, LifeStage stage, LocalDate on) {}
+
+    public record SightingView(UUID id, LifeStage stage, LocalDate on, String seenBy) {}
+
+    /** @param early with a chance of 5, 50, 95 in a hundred that it has begun; null when in no calendar year */
+    public record ReadyView(
+            UUID standId,
+            String standName,
+            String place,
+            String taxonId,
+            String commonName,
+            Taxon.Part part,
+            Readiness.State state,
+            @Nullable LocalDate early,
+            @Nullable LocalDate from,
+            @Nullable LocalDate late,
+            LocalDate until,
+            Boolean seen,
+            Integer sightings,
+            String moment,
+            String tools,
+            List<String> because) {}
+
+    /** @param hits of the first sightings so far, how many a forecast of New Year's Day would have held in its 90 % band */
+    public record SeasonView(
+            LocalDate today,
+            Boolean byWarmth,
+            Boolean placeKnown,
+            List<ReadyView> parts,
+            Integer hits,
+            Integer scored) {}
+
+    /** A first look and one before it that are farther apart say too little of the day between. */
+    private static final int FARTHEST_DAYS = 30;
+
+    private static final int SHOWN = 60;
+
+    /** August: the frosts of the spring lie behind. */
+    private static final int SUMMER = 8;
+
+    private final Stands stands;
+    private final Sightings sightings;
+    private final WeatherService weather;
+    private final HerbariumService herbarium;
+    private final PeopleService people;
+    private final Once once;
+    private final Clock clock;
+
+    SeasonService(
+            Stands stands,
+            Sightings sightings,
+            WeatherService weather,
+            HerbariumService herbarium,
+            PeopleService people,
+            Once once,
+            Clock clock) {
+        this.stands = stands;
+        this.sightings = sightings;
+        this.weather = weather;
+        this.herbarium = herbarium;
+        this.people = people;
+        this.once = once;
+        this.clock = clock;
+    }
+
+    public SightingView see(UUID standId, SightingRequest request) {
+        Stand stand = stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        if (once.repeated("sighting", request.id(), sightings::existsById, standId, request)) {
+            return view(sightings.findById(request.id()).orElseThrow(() -> new Problem.NotFound("sighting")));
+        }
+        LocalDate today = people.today();
+        Checks.begin()
+                .that(!request.on().isAfter(today), "on", "must not be in the future")
+                .that(request.on().isAfter(today.minusYears(20)), "on", "must be within twenty years")
+                .that(stand.taxonId != null, "stage", "of a plant nobody knows says nothing yet")
+                .done();
+        return view(sightings.saveAndFlush(new Sighting(
+                request.id(),
+                standId,
+                request.stage(),
+                request.on(),
+                Member.current().displayName())));
+    }
+
+    public void strike(UUID standId, UUID sighting, StrikeRequest request) {
+        String reason = request.checked();
+        Sighting found = sightings
+                .findById(sighting)
+                .filter(s -> s.standId.equals(standId) && !s.struck())
+                .orElseThrow(() -> new Problem.NotFound("sighting"));
+        found.strike(clock.instant(), reason);
+        sightings.saveAndFlush(found);
+    }
+
+    /** Newest first. */
+    @Transactional(readOnly = true)
+    public List<SightingView> sightings(UUID standId) {
+        stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        return sightings.findAllByStandIdOrderByOnDayDescIdDesc(standId, Limit.of(SHOWN)).stream()
+                .map(SeasonService::view)
+                .toList();
+    }
+
+    private static SightingView view(Sighting s) {
+        return new SightingView(s.id, s.stage, s.onDay, s.seenBy);
+    }
+
+    /** Every part of every stand that has a name, what is ready first. */
+    @Transactional(readOnly = true)
+    public SeasonView season() {
+        LocalDate today = people.today();
+        Year year = new Year(today);
+        List<ReadyView> parts = new ArrayList<>();
+        for (Stand stand : stands.findAllByPutAwayOnIsNullOrderByName()) {
+            if (stand.taxonId == null || stand.doubted || stand.ground == Site.Ground.CONTAMINATED) {
+                continue;
+            }
+            Taxon taxon = herbarium.taxon(stand.taxonId);
+            if (taxon.draft() || taxon.danger().dangerous()) {
+                continue;
+            }
+            for (Taxon.UsedPart part : taxon.parts()) {
+                if (!part.months().isEmpty()) {
+                    parts.add(year.ready(stand, taxon, part));
+                }
+            }
+        }
+        parts.sort(Comparator.comparing(ReadyView::state)
+                .thenComparing(v -> v.from() == null ? LocalDate.MAX : v.from())
+                .thenComparing(ReadyView::standName));
+        int[] score = year.score();
+        return new SeasonView(today, year.now().warmth(), people.place() != null, parts, score[0], score[1]);
+    }
+
+    /** The readiness of one part at one stand, for the harvest gate; null where the card gives no months. */
+    @Transactional(readOnly = true)
+    public @Nullable Readiness ready(UUID standId, Taxon.Part part) {
+        Stand stand = stands.findById(standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        if (stand.taxonId == null) {
+            return null;
+        }
+        Taxon taxon = herbarium.taxon(stand.taxonId);
+        Taxon.UsedPart used = taxon.usedPart(part).orElse(null);
+        return used == null || used.months().isEmpty() ? null : new Year(people.today()).readiness(stand, taxon, used);
+    }
+
+    /** Whether it has frozen since the summer; null where nobody measures. */
+    @Transactional(readOnly = true)
+    public @Nullable Boolean frozen(LocalDate by) {
+        LocalDate summer = LocalDate.of(by.getMonthValue() < SUMMER ? by.getYear() - 1 : by.getYear(), SUMMER, 1);
+        List<DayWeather> since = weather.readings(summer, by);
+        return since.isEmpty() ? null : since.stream().anyMatch(DayWeather::frost);
+    }
+
+    /** What one asking for the season reads once. */
+    private final class Year {
+
+        private final LocalDate today;
+        private final List<DayWeather> readings;
+        private final Place home;
+        private final Map<String, Progress> known = new HashMap<>();
+        private final Map<UUID, Stand> named = new HashMap<>();
+        private final Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> seen;
+        private final Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> looked;
+
+        Year(LocalDate today) {
+            this.today = today;
+            this.readings = weather.past();
+            Place place = people.place();
+            this.home = place == null ? Place.OF_THE_CARDS : place;
+            stands.findAll().forEach(s -> named.put(s.id, s));
+            this.seen = byStand(sightings.firsts());
+            this.looked = byStand(sightings.firstLooks());
+        }
+
+        private static Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> byStand(List<Sightings.First> firsts) {
+            Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> all = new HashMap<>();
+            firsts.forEach(f -> all.computeIfAbsent(f.standId(), k -> new HashMap<>())
+                    .computeIfAbsent(f.stage(), k -> new HashMap<>())
+                    .put(f.year(), f.first()));
+            return all;
+        }
+
+        Progress now() {
+            return progress(today.getYear(), home);
+        }
+
+        private Place placeOf(Stand s) {
+            return new Place(
+                    s.latitude == null ? home.latitude() : s.latitude,
+                    s.elevationM == null ? home.elevationM() : s.elevationM);
+        }
+
+        /** Heights within ten metres of each other share their warmth. */
+        private Progress progress(int year, Place place) {
+            long above = above(place);
+            return known.computeIfAbsent(
+                    year + " " + above,
+                    k -> Progress.byWarmth(
+                            year, readings, year == today.getYear() ? today : LocalDate.of(year, 12, 31), above));
+        }
+
+        private long above(Place place) {
+            return Math.round((place.elevationM() - home.elevationM()) / 10) * 10;
+        }
+
+        ReadyView ready(Stand stand, Taxon taxon, Taxon.UsedPart part) {
+            Readiness r = readiness(stand, taxon, part);
+            return new ReadyView(
+                    stand.id,
+                    stand.name,
+                    stand.place,
+                    taxon.id(),
+                    taxon.commonName(),
+                    part.part(),
+                    r.state(),
+                    r.early(),
+                    r.from(),
+                    r.late(),
+                    r.until(),
+                    r.seen(),
+                    r.sightings(),
+                    part.moment(),
+                    part.tools(),
+                    r.because());
+        }
+
+        Readiness readiness(Stand stand, Taxon taxon, Taxon.UsedPart part) {
+            LifeStage stage = first(part);
+            return Readiness.of(new Readiness.Request(
+                    stand.id.toString(),
+                    part.months(),
+                    placeOf(stand),
+                    progress(today.getYear(), placeOf(stand)),
+                    stage == null ? List.of() : learnt(taxon, stage, y -> y < today.getYear()),
+                    stage == null ? null : firstSeen(stand.id, stage, today.getYear()),
+                    stage == null ? null : lastNotYet(stand.id, stage),
+                    today));
+        }
+
+        /** The stage at which the part begins to be gathered. */
+        private static @Nullable LifeStage first(Taxon.UsedPart part) {
+            return part.stages().stream().min(Comparator.naturalOrder()).orElse(null);
+        }
+
+        private @Nullable LocalDate firstSeen(UUID stand, LifeStage stage, int year) {
+            LocalDate a = at(seen, stand, stage, year);
+            LocalDate b = at(looked, stand, stage, year);
+            return a == null ? b : b == null || a.isBefore(b) ? a : b;
+        }
+
+        /** The last of this year's first looks at an earlier stage: it had not begun then. */
+        private @Nullable LocalDate lastNotYet(UUID stand, LifeStage stage) {
+            LocalDate last = null;
+            for (LifeStage before : LifeStage.values()) {
+                LocalDate at = before.compareTo(stage) < 0 ? at(looked, stand, before, today.getYear()) : null;
+                if (at != null && (last == null || at.isAfter(last))) {
+                    last = at;
+                }
+            }
+            return last;
+        }
+
+        private static @Nullable LocalDate at(
+                Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> of, UUID stand, LifeStage stage, int year) {
+            return of.getOrDefault(stand, Map.of())
+                    .getOrDefault(stage, Map.of())
+                    .get(year);
+        }
+
+        /** What was learnt of a stage in the years that count, at every stand of the kind. */
+        private List<Onset.Seen> learnt(Taxon taxon, LifeStage stage, java.util.function.IntPredicate counts) {
+            Set<Integer> months = taxon.months().getOrDefault(stage, Set.of());
+            List<Onset.Seen> all = new ArrayList<>();
+            if (months.isEmpty()) {
+                return all;
+            }
+            for (Stand stand : named.values()) {
+                if (taxon.id().equals(stand.taxonId)) {
+                    for (Map.Entry<Integer, Begun> b : begun(stand.id, stage).entrySet()) {
+                        if (counts.test(b.getKey())) {
+                            all.add(seen(stand, months, b.getKey(), b.getValue()));
+                        }
+                    }
+                }
+            }
+            return all;
+        }
+
+        private record Begun(LocalDate on, double sdDays) {}
+
+        private Onset.Seen seen(Stand stand, Set<Integer> months, int year, Begun b) {
+            Progress p = progress(year, placeOf(stand));
+            // A year without weather is told in the units of this one.
+            Progress units = p.warmth() == now().warmth() ? p : progress(today.getYear(), placeOf(stand));
+            LocalDate on = units == p ? b.on() : b.on().withYear(today.getYear());
+            return Readiness.seen(
+                    stand.id.toString(), units, placeOf(stand), months, on, b.sdDays() + (units == p ? 0 : 6));
+        }
+
+        /** By year: the day somebody saw it begin, or the middle between a look that saw it and one shortly before. */
+        private Map<Integer, Begun> begun(UUID stand, LifeStage stage) {
+            Map<Integer, Begun> all = new HashMap<>();
+            looked.getOrDefault(stand, Map.of()).getOrDefault(stage, Map.of()).forEach((year, on) -> {
+                LocalDate before = null;
+                for (LifeStage earlier : LifeStage.values()) {
+                    LocalDate at = earlier.compareTo(stage) < 0 ? at(looked, stand, earlier, year) : null;
+                    if (at != null && at.isBefore(on) && (before == null || at.isAfter(before))) {
+                        before = at;
+                    }
+                }
+                if (before != null && !before.plusDays(FARTHEST_DAYS).isBefore(on)) {
+                    long apart = on.toEpochDay() - before.toEpochDay();
+                    all.put(year, new Begun(before.plusDays(apart / 2), apart / Math.sqrt(12)));
+                }
+            });
+            seen.getOrDefault(stand, Map.of())
+                    .getOrDefault(stage, Map.of())
+                    .forEach((year, on) -> all.put(year, new Begun(on, 1)));
+            return all;
+        }
+
+        /** Hits and sightings: what was foretold on New Year's Day from the years before, against what was seen. */
+        int[] score() {
+            int hits = 0;
+            int scored = 0;
+            for (Map.Entry<UUID, Map<LifeStage, Map<Integer, LocalDate>>> s : seen.entrySet()) {
+                Stand stand = named.get(s.getKey());
+                if (stand == null || stand.taxonId == null) {
+                    continue;
+                }
+                Taxon taxon = herbarium.taxon(stand.taxonId);
+                for (Map.Entry<LifeStage, Map<Integer, LocalDate>> stage :
+                        s.getValue().entrySet()) {
+                    Set<Integer> months = taxon.months().getOrDefault(stage.getKey(), Set.of());
+                    for (Map.Entry<Integer, LocalDate> e : months.isEmpty()
+                            ? Set.<Map.Entry<Integer, LocalDate>>of()
+                            : stage.getValue().entrySet()) {
+                        scored++;
+                        hits += held(stand, taxon, stage.getKey(), months, e.getValue()) ? 1 : 0;
+                    }
+                }
+            }
+            return new int[] {hits, scored};
+        }
+
+        private boolean held(Stand stand, Taxon taxon, LifeStage stage, Set<Integer> months, LocalDate on) {
+            int year = on.getYear();
+            Place place = placeOf(stand);
+            long above = above(place);
+            Progress then = known.computeIfAbsent(
+                    "ahead of " + year + " " + above,
+                    k -> Progress.byWarmth(
+                            year, readings, LocalDate.of(year, 1, 1).minusDays(1), above));
+            List<Onset.Seen> before = then.warmth() == now().warmth() ? learnt(taxon, stage, y -> y < year) : List.of();
+            return Readiness.held(stand.id.toString(), before, then, place, months, on);
+        }
+    }
+}

@@ -1,0 +1,551 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { Choose } from '../ui/Choose'
+import { Button, Input } from '../ui/controls'
+import { OUTLINE, READY } from '../ui/dictionary'
+import { Only } from '../ui/may'
+import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { figure } from '../ui/words'
+import { boundsOf, onPaper, tall, type Bounds, type Point } from './paper'
+import { useNarrow } from '../ui/useNarrow'
+import { useStands } from './queries'
+import { useSeason } from './Season'
+
+type Shape = Schemas['ShapeView']
+type Kind = Shape['kind']
+type Stand = Schemas['StandView']
+type State = Schemas['ReadyView']['state']
+
+export const useGround = () =>
+  useQuery({ queryKey: ['ground'], queryFn: () => ask(api.GET('/api/field/ground')) })
+
+const KINDS = (Object.keys(OUTLINE) as Kind[]).map((k) => ({ value: k, label: OUTLINE[k] }))
+const AREAS: Kind[] = ['SHORE', 'WATER', 'WOOD', 'MEADOW', 'HOUSE']
+
+const PEN: Record<Kind, { fill: string; stroke: string; width: number; dash?: string; opacity?: number }> = {
+  SHORE: { fill: 'var(--sheet)', stroke: 'var(--water)', width: 2.5 },
+  MEADOW: { fill: 'url(#meadow)', stroke: 'var(--lichen)', width: 1, dash: '1 4' },
+  WOOD: { fill: 'url(#wood)', stroke: 'var(--lichen)', width: 1.2 },
+  WATER: { fill: 'var(--water)', stroke: 'var(--water)', width: 1.5, opacity: 0.35 },
+  ROAD: { fill: 'none', stroke: 'var(--soft)', width: 4 },
+  PATH: { fill: 'none', stroke: 'var(--ink)', width: 1.5, dash: '6 4' },
+  HOUSE: { fill: 'var(--ink)', stroke: 'var(--ink)', width: 1.5 },
+}
+
+/** What lies beneath is drawn first. */
+const ORDER: Kind[] = ['SHORE', 'MEADOW', 'WOOD', 'WATER', 'ROAD', 'PATH', 'HOUSE']
+
+const SIZE: Record<Stand['plenty'], number> = { PLENTIFUL: 13, FAIR: 10, SCARCE: 7, DECLINING: 7 }
+const RANK: State[] = ['READY', 'LIKELY', 'SOON', 'LATER', 'OVER']
+
+/** A mark by readiness: a full drop, a drop half full, a bud, a ring, a cross. A plant nobody knows is a question. */
+function Mark({ state, size }: { state: State | 'UNKNOWN' | 'KEEP_OFF'; size: number }) {
+  const s = size
+  switch (state) {
+    case 'READY':
+      return (
+        <path
+          d={`M0 ${-s}C${s} 0 ${s * 0.8} ${s} 0 ${s}S${-s} 0 0 ${-s}Z`}
+          fill="var(--lichen)"
+          stroke="var(--ink)"
+        />
+      )
+    case 'LIKELY':
+      return (
+        <>
+          <path
+            d={`M0 ${-s}C${s} 0 ${s * 0.8} ${s} 0 ${s}S${-s} 0 0 ${-s}Z`}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+          />
+          <path d={`M0 ${-s}C${s} 0 ${s * 0.8} ${s} 0 ${s}Z`} fill="var(--lichen)" />
+        </>
+      )
+    case 'SOON':
+      return (
+        <path
+          d={`M0 ${-s}L${s * 0.6} ${s}H${-s * 0.6}Z`}
+          fill="var(--amber-pale)"
+          stroke="var(--amber)"
+          strokeWidth="2"
+        />
+      )
+    case 'LATER':
+      return <circle r={s * 0.7} fill="var(--sheet)" stroke="var(--soft)" strokeWidth="2" />
+    case 'OVER':
+      return (
+        <path
+          d={`M${-s * 0.6} ${-s * 0.6}L${s * 0.6} ${s * 0.6}M${s * 0.6} ${-s * 0.6}L${-s * 0.6} ${s * 0.6}`}
+          stroke="var(--soft)"
+          strokeWidth="2.5"
+        />
+      )
+    case 'KEEP_OFF':
+      return (
+        <>
+          <path
+            d={`M${-s} ${-s * 0.7}H${s}V${s * 0.7}H${-s}Z`}
+            fill="var(--madder-pale)"
+            stroke="var(--madder)"
+            strokeWidth="2"
+          />
+          <path
+            d={`M${-s * 0.5} ${-s * 0.7}V${s * 0.7}M${s * 0.5} ${-s * 0.7}V${s * 0.7}`}
+            stroke="var(--madder)"
+            strokeWidth="2"
+          />
+        </>
+      )
+    case 'UNKNOWN':
+      return (
+        <text textAnchor="middle" y={s * 0.6} fontSize={s * 2} fontWeight="700" fill="var(--amber)">
+          ?
+        </text>
+      )
+  }
+}
+
+const WORD: Record<State | 'UNKNOWN' | 'KEEP_OFF', string> = {
+  ...READY,
+  UNKNOWN: 'not known yet',
+  KEEP_OFF: 'keep off',
+}
+
+/** What a stand is on a morning: its readiest part, or why it is none. */
+function standing(stand: Stand, season: Schemas['SeasonView'] | undefined): State | 'UNKNOWN' | 'KEEP_OFF' {
+  if (stand.ground === 'CONTAMINATED' || stand.doubted) return 'KEEP_OFF'
+  if (!stand.taxonId) return 'UNKNOWN'
+  const states = (season?.parts ?? []).filter((p) => p.standId === stand.id).map((p) => p.state)
+  return RANK.find((s) => states.includes(s)) ?? (season ? 'KEEP_OFF' : 'LATER')
+}
+
+/** Units across; on a phone fewer, so that marks and names are as large as on a desk. */
+const WIDE = 900
+const NARROW = 430
+
+/** The household's ground in the pen that the plants are drawn with; each stand is a mark and a link. */
+export function GroundMap({
+  shapes,
+  stands,
+  season,
+  bounds,
+  chosen,
+  onChoose,
+  drawing,
+  onPoint,
+}: {
+  shapes: Shape[]
+  stands: Stand[]
+  season: Schemas['SeasonView'] | undefined
+  bounds: Bounds
+  chosen: string | undefined
+  onChoose: (id: string | undefined) => void
+  /** Points of a line that is being drawn. */
+  drawing?: { kind: Kind; points: Point[] } | undefined
+  onPoint?: (p: Point) => void
+}) {
+  const W = useNarrow() ? NARROW : WIDE
+  const H = Math.round(W * Math.min(1.1, Math.max(0.5, tall(bounds))))
+  const paper = onPaper(bounds, W, H)
+  const d = (points: Point[], closed: boolean) =>
+    points
+      .map(
+        (p, i) =>
+          `${i === 0 ? 'M' : 'L'}${paper
+            .to(p)
+            .map((n) => n.toFixed(1))
+            .join(' ')}`,
+      )
+      .join('') + (closed ? 'Z' : '')
+  const [moved, setAt] = useState<[number, number]>()
+  const at = moved ?? [W / 2, H / 2]
+  const move = (x: number, y: number) =>
+    setAt([Math.min(W, Math.max(0, at[0] + x)), Math.min(H, Math.max(0, at[1] + y))])
+  return (
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className={`bg-water-pale max-h-[38rem] w-full ${onPoint ? 'cursor-crosshair' : ''}`}
+      role={onPoint ? 'application' : 'group'}
+      aria-label={onPoint ? 'The map to draw on: arrows move the cross, Enter sets a point' : 'The ground'}
+      tabIndex={onPoint ? 0 : undefined}
+      onClick={(e) => {
+        if (!onPoint) return
+        const box = e.currentTarget.getBoundingClientRect()
+        onPoint(
+          paper.from([((e.clientX - box.left) / box.width) * W, ((e.clientY - box.top) / box.height) * H]),
+        )
+      }}
+      onKeyDown={(e) => {
+        if (!onPoint) return
+        const step = e.shiftKey ? 50 : 10
+        const moves: Record<string, [number, number]> = {
+          ArrowLeft: [-step, 0],
+          ArrowRight: [step, 0],
+          ArrowUp: [0, -step],
+          ArrowDown: [0, step],
+        }
+        const by = moves[e.key]
+        if (by) move(...by)
+        else if (e.key === 'Enter') onPoint(paper.from(at))
+        else return
+        e.preventDefault()
+      }}
+    >
+      <defs>
+        <pattern id="wood" width="22" height="20" patternUnits="userSpaceOnUse">
+          <path
+            d="M4 14q3 -8 6 0M15 18q3 -8 6 0M7 14v3M18 18v2"
+            fill="none"
+            stroke="var(--lichen)"
+            strokeWidth="1.4"
+          />
+        </pattern>
+        <pattern id="meadow" width="26" height="18" patternUnits="userSpaceOnUse">
+          <path
+            d="M4 14l2 -6M7 14l0 -7M10 14l-2 -5"
+            fill="none"
+            stroke="var(--lichen)"
+            strokeWidth="1"
+            opacity="0.7"
+          />
+        </pattern>
+      </defs>
+      {ORDER.flatMap((k) => shapes.filter((s) => s.kind === k)).map((s) => {
+        const pen = PEN[s.kind]
+        return (
+          <path
+            key={s.id}
+            d={d(s.points as Point[], AREAS.includes(s.kind))}
+            fill={pen.fill}
+            fillOpacity={pen.opacity}
+            stroke={pen.stroke}
+            strokeWidth={pen.width}
+            strokeDasharray={pen.dash}
+            strokeLinejoin="round"
+            strokeLinecap="round"
+          />
+        )
+      })}
+      {shapes
+        .filter((s) => s.name !== '')
+        .map((s) => {
+          const p = paper.to(AREAS.includes(s.kind) ? top(s) : middle(s))
+          return (
+            <text
+              key={s.id}
+              x={p[0]}
+              y={p[1] + (s.kind === 'HOUSE' ? -6 : AREAS.includes(s.kind) ? 22 : -6)}
+              textAnchor="middle"
+              fontSize="17"
+              fill={s.kind === 'WATER' ? 'var(--water)' : 'var(--soft)'}
+              className={s.kind === 'SHORE' ? 'font-plant' : ''}
+              style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
+            >
+              {s.name}
+            </text>
+          )
+        })}
+      {drawing && drawing.points.length > 0 && (
+        <>
+          <path d={d(drawing.points, false)} fill="none" stroke="var(--madder)" strokeWidth="3" />
+          {drawing.points.map((p, i) => {
+            const [x, y] = paper.to(p)
+            return <circle key={i} cx={x} cy={y} r="5" fill="var(--madder)" />
+          })}
+        </>
+      )}
+      {stands.map((s) => {
+        if (s.latitude == null || s.longitude == null) return null
+        const [x, y] = paper.to([s.longitude, s.latitude])
+        const state = standing(s, season)
+        return (
+          <Link
+            key={s.id}
+            to={`/field/stands/${s.id}`}
+            aria-label={`${s.name}, ${s.commonName}: ${WORD[state]}`}
+            onMouseEnter={() => onChoose(s.id)}
+            onMouseLeave={() => onChoose(undefined)}
+            onFocus={() => onChoose(s.id)}
+            onBlur={() => onChoose(undefined)}
+            tabIndex={onPoint ? -1 : undefined}
+            style={onPoint ? { pointerEvents: 'none' } : undefined}
+          >
+            <g transform={`translate(${x} ${y})`}>
+              <circle r="22" fill="transparent" />
+              {chosen === s.id && <circle r="20" fill="none" stroke="var(--ink)" strokeWidth="2.5" />}
+              <Mark state={state} size={SIZE[s.plenty]} />
+              {chosen === s.id && (
+                <text
+                  y={y < 60 ? 38 : -26}
+                  textAnchor={x < 150 ? 'start' : x > W - 150 ? 'end' : 'middle'}
+                  fontSize="20"
+                  fontWeight="600"
+                  fill="var(--ink)"
+                  style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5 }}
+                >
+                  {s.name}: {WORD[state]}
+                </text>
+              )}
+            </g>
+          </Link>
+        )
+      })}
+      {onPoint && (
+        <path
+          d={`M${at[0] - 12} ${at[1]}h24M${at[0]} ${at[1] - 12}v24`}
+          stroke="var(--madder)"
+          strokeWidth="2"
+          aria-hidden
+        />
+      )}
+    </svg>
+  )
+}
+
+/** The middle of its northern edge, where a name covers least. */
+function top(s: Shape): Point {
+  const mean = s.points.reduce((sum, p) => sum + (p[0] ?? 0), 0) / s.points.length
+  return [mean, Math.max(...s.points.map((p) => p[1] ?? -90))]
+}
+
+function middle(s: Shape): Point {
+  return (s.points[Math.floor(s.points.length / 2)] ?? [0, 0]) as Point
+}
+
+/** What the marks mean, beside the map. */
+function Legend() {
+  const shown: (State | 'UNKNOWN' | 'KEEP_OFF')[] = [...RANK, 'UNKNOWN', 'KEEP_OFF']
+  return (
+    <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm">
+      {shown.map((s) => (
+        <li key={s} className="flex items-center gap-1">
+          <svg viewBox="-14 -14 28 28" className="size-5" aria-hidden>
+            <Mark state={s} size={10} />
+          </svg>
+          {WORD[s]}
+        </li>
+      ))}
+      <li className="text-soft">the larger, the more there is</li>
+    </ul>
+  )
+}
+
+/** The map on the field's page, with the list beside it: what one chooses the other marks. */
+export function GroundSection({
+  chosen,
+  onChoose,
+}: {
+  chosen: string | undefined
+  onChoose: (id?: string) => void
+}) {
+  const ground = useGround()
+  const stands = useStands()
+  const season = useSeason()
+  const all = stands.data ?? []
+  const bounds = boundsOf(ground.data ?? [], all)
+  return (
+    <Section title="The ground">
+      {bounds ? (
+        <>
+          <GroundMap
+            shapes={ground.data ?? []}
+            stands={all}
+            season={season.data}
+            bounds={bounds}
+            chosen={chosen}
+            onChoose={onChoose}
+          />
+          <Legend />
+        </>
+      ) : (
+        ground.isSuccess && (
+          <p className="text-soft">
+            Nothing is on the map. Give your stands their latitude and longitude, draw the ground, or read a
+            file in.
+          </p>
+        )
+      )}
+      <p className="mt-1 flex flex-wrap gap-x-4">
+        <Link className="underline" to="/field/ground">
+          Draw on the map
+        </Link>
+        <a className="underline" href="/api/field/ground/stands.gpx" download>
+          Stands as GPX
+        </a>
+        <a className="underline" href="/api/field/ground/ground.geojson" download>
+          All of it as GeoJSON
+        </a>
+        {all.some((s) => s.latitude == null) && bounds && (
+          <span className="text-soft">
+            {figure(all.filter((s) => s.latitude == null).length)} stands have no position and are only in the
+            list.
+          </span>
+        )}
+      </p>
+    </Section>
+  )
+}
+
+/** Draws the ground: lines and outlines by hand, by arrow keys, or from a file. */
+export function GroundPage() {
+  const ground = useGround()
+  const stands = useStands()
+  const season = useSeason()
+  const queries = useQueryClient()
+  const [kind, setKind] = useState<Kind>('PATH')
+  const [name, setName] = useState('')
+  const [points, setPoints] = useState<Point[]>([])
+  const [id, setId] = useState(() => v7())
+  const shapes = ground.data ?? []
+  const all = stands.data ?? []
+  const [first, setFirst] = useState({ latitude: '55', longitude: '2.5' })
+  const around: Bounds = {
+    west: Number(first.longitude) - 0.02,
+    east: Number(first.longitude) + 0.02,
+    south: Number(first.latitude) - 0.01,
+    north: Number(first.latitude) + 0.01,
+  }
+  const found = boundsOf(shapes, all)
+  const save = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/field/ground', { body: { id, kind, name, points: points as number[][] } })),
+    onSuccess: async () => {
+      setPoints([])
+      setName('')
+      setId(v7())
+      await queries.invalidateQueries({ queryKey: ['ground'] })
+    },
+  })
+  const remove = useMutation({
+    mutationFn: (s: Shape) =>
+      ask(
+        api.DELETE('/api/field/ground/{id}', { params: { path: { id: s.id }, header: ifMatch(s.version) } }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['ground'] }),
+  })
+  const read = useMutation({
+    mutationFn: async (file: File) =>
+      ask(
+        api.POST('/api/field/ground/file', {
+          body: await file.text(),
+          bodySerializer: (text: string) => text,
+          headers: { 'Content-Type': 'text/plain' },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['ground'] }),
+  })
+  const least = AREAS.includes(kind) ? 3 : 2
+  return (
+    <Page title="The ground">
+      <div className="grid gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,1.2fr)]">
+        <Loaded query={ground}>
+          {() => (
+            <div>
+              <GroundMap
+                shapes={shapes}
+                stands={all}
+                season={season.data}
+                bounds={found ?? around}
+                chosen={undefined}
+                onChoose={() => undefined}
+                drawing={{ kind, points }}
+                onPoint={(p) => setPoints([...points, p])}
+              />
+              {!found && (
+                <div className="mt-2 grid max-w-md grid-cols-2 gap-3">
+                  <Input
+                    label="Latitude of the middle"
+                    inputMode="decimal"
+                    value={first.latitude}
+                    onChange={(e) => setFirst({ ...first, latitude: e.target.value })}
+                  />
+                  <Input
+                    label="Longitude of the middle"
+                    inputMode="decimal"
+                    value={first.longitude}
+                    onChange={(e) => setFirst({ ...first, longitude: e.target.value })}
+                  />
+                </div>
+              )}
+            </div>
+          )}
+        </Loaded>
+        <div className="space-y-4">
+          <Only deed="record">
+            <Section title="Draw">
+              <div className="space-y-2">
+                <Choose label="What" value={kind} choices={KINDS} onChange={setKind} />
+                <Input label="Name, if it has one" value={name} onChange={(e) => setName(e.target.value)} />
+                <p className="text-soft text-sm" role="status">
+                  {points.length === 0
+                    ? 'Tap the map where it begins, then along it. By keyboard: the arrows move the cross, with Shift faster; Enter sets a point.'
+                    : `${points.length} points; it takes ${least} at least.`}
+                </p>
+                <ProblemNotice error={save.error} />
+                <div className="flex flex-wrap gap-2">
+                  <Button
+                    kind="main"
+                    disabled={points.length < least || save.isPending}
+                    onClick={() => save.mutate()}
+                  >
+                    Keep it
+                  </Button>
+                  <Button disabled={points.length === 0} onClick={() => setPoints(points.slice(0, -1))}>
+                    Take the last point back
+                  </Button>
+                </div>
+              </div>
+            </Section>
+            <Section title="From a file">
+              <label className="block">
+                <span className="text-soft block text-sm font-medium">GPX or GeoJSON</span>
+                <input
+                  type="file"
+                  accept=".gpx,.geojson,.json"
+                  className="min-h-11 max-w-full"
+                  onChange={(e) => {
+                    const file = e.target.files?.[0]
+                    if (file) read.mutate(file)
+                    e.target.value = ''
+                  }}
+                />
+              </label>
+              <ProblemNotice error={read.error} />
+              {read.data && (
+                <p role="status">
+                  {read.data.read} drawn
+                  {read.data.left > 0 && `, ${read.data.left} left out: points, or on the map already`}.
+                </p>
+              )}
+            </Section>
+          </Only>
+          <Section title="On the map">
+            <ProblemNotice error={remove.error} />
+            <ul>
+              {shapes.map((s) => (
+                <li key={s.id} className="border-line flex items-center justify-between gap-2 border-b py-1">
+                  <span>
+                    {s.name || 'no name'} <span className="text-soft text-sm">{OUTLINE[s.kind]}</span>
+                  </span>
+                  <Only deed="record">
+                    <button
+                      type="button"
+                      className="text-soft min-h-8 text-sm underline"
+                      aria-label={`Rub out ${s.name || OUTLINE[s.kind]}`}
+                      onClick={() => remove.mutate(s)}
+                    >
+                      rub out
+                    </button>
+                  </Only>
+                </li>
+              ))}
+            </ul>
+          </Section>
+        </div>
+      </div>
+    </Page>
+  )
+}
