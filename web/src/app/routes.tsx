@@ -73,6 +73,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../field/Ground')).GroundPage }),
       },
       {
+        path: 'field/walk',
+        lazy: async () => ({ Component: (await import('../field/Walk')).Walk }),
+      },
+      {
         path: 'field/weather',
         lazy: async () => ({ Component: (await import('../field/Weather')).WeatherPage }),
       },

@@ -22,6 +22,7 @@ const RECEIPT_MS = 7000
 const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
   LOOK_AGAIN: 'To look at again',
+  RETURN: 'To go back to',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
   SHAKE: 'To shake',
@@ -36,6 +37,7 @@ const HEADINGS: Record<Task['kind'], string> = {
 const PAGE: Record<Task['kind'], (t: Task) => string> = {
   STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
   LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
+  RETURN: (t) => `/field/stands/${t.subjectId}`,
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
   SHAKE: (t) => `/making/batches/${t.subjectId}`,
@@ -297,6 +299,8 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
     return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
   if (task.kind === 'LOOK_AGAIN')
     return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
+  if (task.kind === 'RETURN')
+    return <ButtonLink to={`/field/stands/${task.subjectId}/harvest`}>Harvest</ButtonLink>
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>

@@ -22,6 +22,7 @@ export function Field() {
       actions={
         <>
           <ButtonLink to="/field/identify">What is this?</ButtonLink>
+          <ButtonLink to="/field/walk">Plan a walk</ButtonLink>
           <ButtonLink to="/field/train">Tell them apart</ButtonLink>
           <ButtonLink to="/herbarium">Herbarium</ButtonLink>
           <Only deed="record">

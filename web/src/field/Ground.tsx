@@ -265,7 +265,7 @@ export function GroundMap({
           <Link
             key={s.id}
             to={`/field/stands/${s.id}`}
-            aria-label={`${s.name}, ${s.commonName}: ${WORD[state]}`}
+            aria-label={`${s.name}: ${WORD[state]}, ${s.commonName}`}
             onMouseEnter={() => onChoose(s.id)}
             onMouseLeave={() => onChoose(undefined)}
             onFocus={() => onChoose(s.id)}

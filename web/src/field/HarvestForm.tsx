@@ -11,7 +11,7 @@ import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { PART, STAGE } from '../ui/dictionary'
+import { HAZARD, PART, STAGE } from '../ui/dictionary'
 import { forget, useKept, useKeptId } from '../ui/kept'
 import { figure } from '../ui/words'
 import { useStand } from './queries'
@@ -53,6 +53,30 @@ function WithCard({ stand, taxonId }: { stand: Schemas['StandView']; taxonId: st
   return <Loaded query={taxon}>{(t) => <HarvestPage stand={stand} taxon={t} />}</Loaded>
 }
 
+/** The day so many days later; nonsense is sent as it is and refused at its field. */
+function daysAfter(day: string, days: number) {
+  const at = new Date(`${day}T00:00:00Z`)
+  at.setUTCDate(at.getUTCDate() + days)
+  return Number.isNaN(at.getTime()) ? undefined : at.toISOString().slice(0, 10)
+}
+
+/** What the hands need, and what the plant does to hands, animals and lungs. */
+function TakeAlong({ taxon, tools }: { taxon: Schemas['TaxonView']; tools: string }) {
+  const hazards = taxon.hazards.filter((h) => h.kind !== 'SWALLOWED')
+  if (!tools && hazards.length === 0 && !taxon.washing) return null
+  return (
+    <div className="border-amber bg-amber-pale border-l-4 px-3 py-1 text-sm">
+      {tools && <p>Take along: {tools}.</p>}
+      {hazards.map((h) => (
+        <p key={h.kind}>
+          <strong>{HAZARD[h.kind]}</strong>: {h.words}
+        </p>
+      ))}
+      {taxon.washing && <p>Washing: {taxon.washing}</p>}
+    </div>
+  )
+}
+
 function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
@@ -69,6 +93,8 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const [mass, setMass] = useKept(form, 'mass', '')
   const [share, setShare] = useKept(form, 'share', 5)
   const [weather, setWeather] = useKept(form, 'weather', '')
+  const [left, setLeft] = useKept(form, 'left', '')
+  const [days, setDays] = useKept(form, 'days', '')
   const [tells, setTells] = useKept<string[]>(form, 'tells', [])
   const [singly, setSingly] = useKept(form, 'singly', false)
   const reasons = useAcknowledged()
@@ -84,6 +110,8 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     tells,
     examinedSingly: singly,
     ...(tag ? { tagId: tag } : {}),
+    ...(left ? { leftStanding: left } : {}),
+    ...(days ? { returnOn: daysAfter(on, number(days)) } : {}),
     acknowledged: reasons.list,
   }
   const massOk = number(mass) > 0
@@ -143,6 +171,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
                 {used.moment}. {used.method}
               </p>
             )}
+            <TakeAlong taxon={taxon} tools={used?.tools ?? ''} />
             {check.data?.advice.map((line) => (
               <p key={line} className="text-sm font-medium">
                 {line}
@@ -186,6 +215,20 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               value={on}
               onChange={(e) => setOn(e.target.value)}
               error={at('on')}
+            />
+            <Input
+              label="What you leave, and why"
+              value={left}
+              onChange={(e) => setLeft(e.target.value)}
+              hint="flowers for insects, seed shaken out"
+              error={at('leftStanding')}
+            />
+            <NumberInput
+              label="Come back for the rest in"
+              unit="days"
+              value={days}
+              onChange={setDays}
+              error={at('returnOn')}
             />
             <Input
               label="Weather"

@@ -42,3 +42,7 @@ create table ground_shape (
     points jsonb not null
 );
 create index ground_shape_household on ground_shape (household_id);
+
+-- What was left standing and why, and when to come back for what was not ready.
+alter table harvest add column left_standing varchar(300) not null default '', add column return_on date;
+create index harvest_return on harvest (household_id, return_on) where return_on is not null;

@@ -22,7 +22,8 @@ public class FieldTest extends InBrowser {
         go("/field");
         Locator mark = map().getByRole(
                         AriaRole.LINK,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("Meadowsweet, north ditch.*ready now")));
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile("^Meadowsweet, north ditch: ready now")));
         mark.focus();
         // The name shows beside the mark, and the row in the list is marked.
         assertThat(map()).containsText("Meadowsweet, north ditch: ready now");
@@ -62,19 +63,33 @@ public class FieldTest extends InBrowser {
         assertThat(main()).containsText("3 points");
         button("Keep it").click();
         assertThat(button("Rub out the sluice pond")).isVisible();
-        page.getByLabel("GPX or GeoJSON")
-                .setInputFiles(new FilePayload(
-                        "walk.gpx",
-                        "application/gpx+xml",
-                        """
+        page.getByLabel("GPX or GeoJSON").setInputFiles(new FilePayload("walk.gpx", "application/gpx+xml", """
                         <gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>evening walk</name>
-                        <trkseg><trkpt lat="55.01" lon="2.49"/><trkpt lat="55.012" lon="2.495"/></trkseg></trk></gpx>"""
-                                .getBytes(StandardCharsets.UTF_8)));
+                        <trkseg><trkpt lat="55.01" lon="2.49"/><trkpt lat="55.012" lon="2.495"/></trkseg></trk></gpx>""".getBytes(
+                        StandardCharsets.UTF_8)));
         assertThat(main()).containsText("1 drawn");
         accessible("drawing the ground");
         button("Rub out evening walk").click();
         button("Rub out the sluice pond").click();
         assertThat(button("Rub out the sluice pond")).hasCount(0);
+    }
+
+    @Test
+    public void aWalkIsPlannedFromWhatIsReady() {
+        go("/field");
+        link("Plan a walk").click();
+        heading("A walk").waitFor();
+        assertThat(main()).containsText("from Sallowbrook House and back");
+        assertThat(main()).containsText("To carry");
+        Locator stops = page.locator("main ol > li");
+        int before = stops.count();
+        page.getByLabel(Pattern.compile("^Something by the ditch")).check();
+        assertThat(stops).hasCount(before + 1);
+        assertThat(main()).containsText("unknown, perhaps agrimony: to look at");
+        accessible("a walk");
+        page.setViewportSize(390, 844);
+        accessible("a walk on a phone");
+        page.setViewportSize(1280, 800);
     }
 
     @Test

@@ -266,4 +266,62 @@ public class SeasonApiTest extends ServerTest {
         body.put("growingSince", 2022);
         ilse.change("PUT", path, body, ilse.get(path).body().path("version")).expect(200);
     }
+
+    @Test
+    public void aVisitThatLeavesSomethingIsRemindedOfUntilSomethingIsPickedThere() {
+        Client ilse = as("ilse");
+        UUID stand = id();
+        Chain.stand(ilse, stand, "stinging-nettle");
+        Chain.look(ilse, stand, today().minusDays(6));
+        String path = "/api/field/stands/" + stand + "/harvests";
+        Map<String, Object> first = picked(today().minusDays(5));
+        first.put("returnOn", today().minusDays(5));
+        first.put("leftStanding", "every second stem, for the butterflies");
+        assertThat(ilse.post(path, first).expect(400).wrongFields()).containsExactly("returnOn");
+        first.put("returnOn", today());
+        ilse.post(path, first).expect(200);
+        assertThat(back(ilse, stand)).isTrue();
+        ilse.post(path, picked(today())).expect(200);
+        assertThat(back(ilse, stand)).isFalse();
+    }
+
+    private static Map<String, Object> picked(LocalDate on) {
+        Map<String, Object> body =
+                new HashMap<>(harvest(id(), "LEAF", List.of("leaf-hairs", "stem-section", "leaf-margin")));
+        body.put("stage", "LEAFY");
+        body.put("on", on);
+        body.put("acknowledged", List.of(Map.of("code", "OVER_QUOTA", "reason", "a test of it")));
+        return body;
+    }
+
+    private static boolean back(Client client, UUID stand) {
+        return client.get("/api/calendar/today")
+                .body()
+                .path("tasks")
+                .valueStream()
+                .anyMatch(t -> t.path("kind").asString().equals("RETURN")
+                        && t.path("subjectId").asString().equals(stand.toString()));
+    }
+
+    @Test
+    public void aWalkGoesRoundFromTheHouseAndSaysWhatToCarry() {
+        Client ilse = as("ilse");
+        String query = "?stand="
+                + stand(ilse, "Hogweed on the way to the fen: keep off")
+                        .path("id")
+                        .asString() + "&stand="
+                + stand(ilse, "Meadowsweet, north ditch").path("id").asString() + "&stand="
+                + stand(ilse, "The three limes").path("id").asString();
+        JsonNode walk = as("corwen").get("/api/field/walk" + query).expect(200).body();
+        assertThat(walk.path("from").asString()).isEqualTo("Sallowbrook House");
+        assertThat(walk.path("stops")).hasSize(3);
+        assertThat(walk.path("metres").asDouble()).isBetween(2_000.0, 9_000.0);
+        assertThat(walk.path("carry").valueStream().map(JsonNode::asString))
+                .contains("2 bags or baskets, one for each plant", "a knife", "gloves and sleeves");
+        assertThat(walk.path("mind").valueStream().map(JsonNode::asString))
+                .anyMatch(m -> m.startsWith("giant hogweed"));
+        as("lantern").get("/api/field/walk" + query).expect(404);
+        assertThat(ilse.get("/api/field/walk").expect(200).body().path("metres").asDouble())
+                .isZero();
+    }
 }

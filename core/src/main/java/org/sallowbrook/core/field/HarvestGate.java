@@ -408,6 +408,15 @@ public final class HarvestGate {
         age(request, part, findings);
         frost(request, part, findings);
         time(request, part, findings);
+        if (request.taxon().origin() == Taxon.Origin.INVASIVE) {
+            findings.add(Finding.note(
+                    "TAKE_ALL",
+                    request.taxon().commonName()
+                            + " spreads at the cost of what grew here; there is no share to leave.",
+                    "Take all of it. What you do not use, dry to death on a sheet or give to the waste that is burnt: never on"
+                            + " the compost, never back outside."));
+            return;
+        }
         double all = request.shareTaken() + request.sharePicked();
         double quota = quota(part, request.schools());
         if (all > quota + 1e-9) {

@@ -735,6 +735,8 @@ class DemoData implements ApplicationRunner {
                         List.of("leaf-division", "leaf-margin", "stem-surface", "leaf-hairs"),
                         true,
                         null,
+                        null,
+                        null,
                         List.of()));
         return id;
     }

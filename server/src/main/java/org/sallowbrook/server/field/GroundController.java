@@ -14,30 +14,39 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/field/ground")
+@RequestMapping("/api/field")
 class GroundController {
 
     private final GroundService ground;
+    private final WalkService walks;
 
-    GroundController(GroundService ground) {
+    GroundController(GroundService ground, WalkService walks) {
+        this.walks = walks;
         this.ground = ground;
     }
 
-    @GetMapping
+    /** A round of the stands that are named, in a short order. */
+    @GetMapping("/walk")
+    WalkService.WalkView walk(@RequestParam(defaultValue = "") List<UUID> stand) {
+        return walks.plan(stand);
+    }
+
+    @GetMapping("/ground")
     List<GroundService.ShapeView> shapes() {
         return ground.shapes();
     }
 
-    @PostMapping
+    @PostMapping("/ground")
     GroundService.ShapeView draw(@RequestBody GroundService.ShapeRequest request) {
         return ground.draw(request);
     }
 
-    @DeleteMapping("/{id}")
+    @DeleteMapping("/ground/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(
             @PathVariable UUID id,
@@ -46,19 +55,19 @@ class GroundController {
     }
 
     /** GeoJSON or GPX, told apart by how it begins. */
-    @PostMapping(value = "/file", consumes = "text/plain")
+    @PostMapping(value = "/ground/file", consumes = "text/plain")
     GroundService.GroundRead read(@RequestBody String text) {
         return ground.read(text);
     }
 
-    @GetMapping(value = "/ground.geojson", produces = "application/geo+json")
+    @GetMapping(value = "/ground/ground.geojson", produces = "application/geo+json")
     ResponseEntity<Map<String, Object>> geoJson() {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=ground.geojson")
                 .body(ground.geoJson());
     }
 
-    @GetMapping(value = "/stands.gpx", produces = "application/gpx+xml")
+    @GetMapping(value = "/ground/stands.gpx", produces = "application/gpx+xml")
     ResponseEntity<byte[]> gpx() {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=stands.gpx")

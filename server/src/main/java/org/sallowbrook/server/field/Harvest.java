@@ -36,6 +36,13 @@ class Harvest extends Entry {
 
     String pickedBy = "";
 
+    /** For whom or for when, in words: flowers for insects, seed shaken out. */
+    String leftStanding = "";
+
+    /** When what was not ready yet is picked; null when nobody comes back for it. */
+    @org.jspecify.annotations.Nullable
+    LocalDate returnOn;
+
     protected Harvest() {}
 
     Harvest(UUID id) {

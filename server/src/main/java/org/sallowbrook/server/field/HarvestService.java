@@ -21,6 +21,8 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Codes;
+import org.sallowbrook.server.platform.Due;
+import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
@@ -35,8 +37,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** What was picked at a stand, and whether it may be. */
 @Service
 @Transactional
-public class HarvestService {
+public class HarvestService implements DueSource {
 
+    /**
+     * @param leftStanding what was left and why
+     * @param returnOn when somebody comes back for what was not ready, within {@value #RETURNS_DAYS} days
+     */
     public record HarvestRequest(
             UUID id,
             Taxon.Part part,
@@ -48,6 +54,8 @@ public class HarvestService {
             List<String> tells,
             Boolean examinedSingly,
             @Nullable UUID tagId,
+            @Nullable String leftStanding,
+            @Nullable LocalDate returnOn,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
     /** Nothing saved: what the gates would say. */
@@ -69,6 +77,7 @@ public class HarvestService {
             String pickedBy) {}
 
     private static final double MOST_G = 100_000;
+    private static final int RETURNS_DAYS = 60;
 
     private final StandService stands;
     private final LookReader looks;
@@ -145,6 +154,17 @@ public class HarvestService {
         Checks.begin()
                 .range("massG", request.massG(), 0.1, MOST_G)
                 .that(request.weather().length() <= 300, "weather", "must have at most 300 letters")
+                .that(
+                        request.leftStanding() == null || request.leftStanding().length() <= 300,
+                        "leftStanding",
+                        "must have at most 300 letters")
+                .that(
+                        request.returnOn() == null
+                                || request.returnOn().isAfter(request.on())
+                                        && !request.returnOn()
+                                                .isAfter(request.on().plusDays(RETURNS_DAYS)),
+                        "returnOn",
+                        "must be within " + RETURNS_DAYS + " days after the harvest")
                 .done();
         gatekeeper.pass("harvest", request.id(), gate(stand, request), request.acknowledged());
         Harvest harvest = new Harvest(request.id());
@@ -158,6 +178,9 @@ public class HarvestService {
         harvest.tells = json.writeValueAsString(request.tells());
         harvest.examinedSingly = request.examinedSingly();
         harvest.tagId = request.tagId();
+        harvest.leftStanding =
+                request.leftStanding() == null ? "" : request.leftStanding().strip();
+        harvest.returnOn = request.returnOn();
         harvest.pickedBy = Member.current().displayName();
         harvest.code = codes.next("H", request.on());
         harvest = harvests.saveAndFlush(harvest);
@@ -253,6 +276,31 @@ public class HarvestService {
                 request.examinedSingly(),
                 season(stand, request),
                 schools.chosen()));
+    }
+
+    /** To be gone back to: until something was picked there again. */
+    @Override
+    @Transactional(readOnly = true)
+    public List<Due> due(Span span) {
+        return harvests.toReturnTo(span.from(), span.to()).stream()
+                .map(h -> {
+                    LocalDate on = java.util.Objects.requireNonNull(h.returnOn);
+                    Stand stand = stands.find(h.standId);
+                    return new Due(
+                            Due.Kind.RETURN,
+                            "field",
+                            stand.id,
+                            "Back to " + stand.name,
+                            Words.lower(h.part) + " that was not ready on " + Words.day(h.onDay),
+                            on,
+                            span.morning(on),
+                            on.isBefore(span.today()),
+                            null,
+                            null,
+                            null,
+                            null);
+                })
+                .toList();
     }
 
     private HarvestGate.Season season(Stand stand, HarvestRequest request) {

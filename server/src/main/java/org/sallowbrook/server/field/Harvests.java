@@ -18,6 +18,12 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
 
     boolean existsByStandIdAndOnDayGreaterThanEqual(UUID standId, LocalDate from);
 
+    /** Visits that leave something for another day, and after which nothing was picked at the stand. */
+    @Query("select h from Harvest h, Stand s where s.id = h.standId and s.putAwayOn is null"
+            + " and h.returnOn >= :from and h.returnOn <= :to and not exists (select 1 from Harvest o"
+            + " where o.standId = h.standId and (o.onDay > h.onDay or o.onDay = h.onDay and o.id > h.id))")
+    List<Harvest> toReturnTo(LocalDate from, LocalDate to);
+
     /** What was struck out as well. */
     @Query(value = "select exists (select 1 from harvest where stand_id = :stand)", nativeQuery = true)
     boolean everAtStand(UUID stand);

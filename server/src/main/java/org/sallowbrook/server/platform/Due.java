@@ -32,6 +32,7 @@ public record Due(
     public enum Kind {
         STOP_TAKING,
         LOOK_AGAIN,
+        RETURN,
         RACK,
         WEIGH,
         SHAKE,

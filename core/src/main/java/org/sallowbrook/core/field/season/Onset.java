@@ -1,5 +1,6 @@
 package org.sallowbrook.core.field.season;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,11 @@ import org.sallowbrook.core.measure.Checks;
  * others, updated by its own r_s. All is conjugate, hence exact (Gelman et al., Bayesian Data Analysis, 3rd ed., 2013,
  * section 5.4, with known variances).
  *
- * <p>The three deviations are working figures of this tool, in days; measured in docs/measurements.md, section season.
+ * <p>YEAR² itself is learnt: the squared distances of a stand's years from their mean, pooled over stands and shrunk to the
+ * first guess, (n YEAR0² + Σ (r_i - r_s)²) / (n + Σ (n_s - 1)), the mean of a scaled inverse chi-square belief but for its
+ * last two degrees (section 3.2 there).
+ *
+ * <p>The deviations are working figures of this tool, in days; measured in docs/measurements.md, section season.
  */
 public final class Onset {
 
@@ -25,10 +30,13 @@ public final class Onset {
     /** Between stands of a kind. */
     static final double STAND_DAYS = 5;
 
-    /** Between years, where warmth is counted and where only days are. */
-    static final double YEAR_DAYS_BY_WARMTH = 4;
+    /** Between years at one stand, where warmth is counted and where only days are, before anything was seen. */
+    static final double YEAR_DAYS_BY_WARMTH = 7;
 
-    static final double YEAR_DAYS = 7;
+    static final double YEAR_DAYS = 12;
+
+    /** How many years that first guess is worth against what the household's own stands showed. */
+    static final double YEARS_WORTH = 6;
 
     /**
      * First seen in a year.
@@ -63,7 +71,7 @@ public final class Onset {
         Checks.begin().positive("perDay", perDay).done();
         double kind = square(KIND_DAYS * perDay);
         double between = square(STAND_DAYS * perDay);
-        double year = square((warmth ? YEAR_DAYS_BY_WARMTH : YEAR_DAYS) * perDay);
+        double year = yearVariance(all, square((warmth ? YEAR_DAYS_BY_WARMTH : YEAR_DAYS) * perDay));
         Map<String, double[]> stands = new HashMap<>();
         for (Seen s : all) {
             double[] sum = stands.computeIfAbsent(s.stand(), k -> new double[3]);
@@ -91,6 +99,22 @@ public final class Onset {
             variance = 1 / p;
         }
         return new Belief(mean, Math.sqrt(variance + year), all.size(), own == null ? 0 : (int) own[2]);
+    }
+
+    private static double yearVariance(List<Seen> all, double guess) {
+        Map<String, List<Double>> stands = new HashMap<>();
+        all.forEach(
+                s -> stands.computeIfAbsent(s.stand(), k -> new ArrayList<>()).add(s.late()));
+        double squares = YEARS_WORTH * guess;
+        double degrees = YEARS_WORTH;
+        for (List<Double> of : stands.values()) {
+            double mean = of.stream().mapToDouble(Double::doubleValue).average().orElse(0);
+            for (double late : of) {
+                squares += square(late - mean);
+            }
+            degrees += of.size() - 1;
+        }
+        return squares / degrees;
     }
 
     private static double square(double x) {

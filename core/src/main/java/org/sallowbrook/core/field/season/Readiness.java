@@ -128,10 +128,21 @@ public record Readiness(
             Place place,
             Set<Integer> stageMonths,
             LocalDate on) {
-        double day = dayOf(ahead.year(), nearest(stageMonths, place, on));
-        Onset.Belief belief = Onset.learn(stand, before, ahead.warmth(), ahead.perDay(day));
-        Arrival arrival = new Arrival(ahead, ahead.mean(day) + belief.late(), belief.sd(), null);
+        Arrival arrival = foretold(stand, before, ahead, place, stageMonths, on);
         return arrival.by(on) >= 0.05 && arrival.by(on.minusDays(1)) <= 0.95;
+    }
+
+    /** The forecast itself, of the beginning that lies nearest to a day. */
+    public static Arrival foretold(
+            String stand,
+            List<Onset.Seen> before,
+            Progress ahead,
+            Place place,
+            Set<Integer> stageMonths,
+            LocalDate about) {
+        double day = dayOf(ahead.year(), nearest(stageMonths, place, about));
+        Onset.Belief belief = Onset.learn(stand, before, ahead.warmth(), ahead.perDay(day));
+        return new Arrival(ahead, ahead.mean(day) + belief.late(), belief.sd(), null);
     }
 
     private static LocalDate nearest(Set<Integer> months, Place place, LocalDate day) {
@@ -209,7 +220,7 @@ public record Readiness(
                 + Words.figure(Place.OF_THE_CARDS.latitude()) + " degrees north at the sea's level.");
         double shift = r.place().daysLater();
         if (Math.abs(shift) >= 1) {
-            because.say("Here " + Words.figure(Math.abs(shift)) + " days " + (shift > 0 ? "later" : "earlier")
+            because.say("Here " + Math.round(Math.abs(shift)) + " days " + (shift > 0 ? "later" : "earlier")
                     + ", by latitude and height (Hopkins 1918): from about " + Words.day(w.begins()) + ".");
         }
         double day = dayOf(p.year(), w.begins());
@@ -218,16 +229,16 @@ public record Readiness(
         double lateDays = belief.late() / perDay;
         if (belief.seen() > 0) {
             because.say("First seen " + belief.seen() + (belief.seen() == 1 ? " time" : " times") + " before, "
-                    + belief.here() + " of them here: " + Words.figure(Math.abs(lateDays)) + " days "
+                    + belief.here() + " of them here: " + Math.round(Math.abs(lateDays)) + " days "
                     + (lateDays >= 0 ? "later" : "earlier") + " than the months say.");
         }
         because.say(
                 p.warmth()
-                        ? "By warmth: " + Words.figure(p.mean(day) + belief.late())
+                        ? "By warmth: " + Math.round(p.mean(day) + belief.late())
                                 + " degree-days above " + Words.figure(Progress.BASE_C)
-                                + " °C since 1 January, give or take " + Words.figure(1.645 * belief.sd())
+                                + " °C since 1 January, give or take " + Math.round(1.645 * belief.sd())
                                 + ", reached as in each of the past " + p.courses() + " years."
-                        : "By the calendar, give or take " + Words.figure(1.645 * belief.sd())
+                        : "By the calendar, give or take " + Math.round(1.645 * belief.sd())
                                 + " days: there is no weather of three years to count by.");
         long late = Math.round(lateDays);
         LocalDate until = w.ends().plusDays(late);

@@ -74,33 +74,44 @@ public class SeasonTest {
     public void withNothingSeenTheCardsMonthsSpeakWithAllTheirVagueness() {
         Onset.Belief b = Onset.learn("a", List.of(), false, 1);
         assertThat(b.late()).isZero();
-        assertThat(b.sd()).isCloseTo(Math.sqrt(14 * 14 + 5 * 5 + 7 * 7), within(1e-9));
+        assertThat(b.sd()).isCloseTo(Math.sqrt(14 * 14 + 5 * 5 + 12 * 12), within(1e-9));
         Readiness r = Readiness.of(ask(Progress.byCalendar(2026), List.of(), null, null, TODAY));
-        // About the tenth of June, 16.4 days either way at one standard deviation.
+        // About the tenth of June, 19.1 days either way at one standard deviation.
         assertThat(r.from()).isEqualTo(LocalDate.of(2026, 6, 10));
-        assertThat(r.early()).isEqualTo(LocalDate.of(2026, 5, 14));
-        assertThat(r.late()).isEqualTo(LocalDate.of(2026, 7, 8));
+        assertThat(r.early()).isEqualTo(LocalDate.of(2026, 5, 10));
+        assertThat(r.late()).isEqualTo(LocalDate.of(2026, 7, 12));
         assertThat(r.until()).isEqualTo(LocalDate.of(2026, 8, 20));
         assertThat(r.state()).isEqualTo(Readiness.State.SOON);
         assertThat(r.because()).anyMatch(l -> l.contains("June, July, August"));
     }
 
-    /** Worked by hand: 1/V = 1/196 + 1/(25 + 49) for one other stand seen once, ten days late. */
+    /** Worked by hand: 1/V = 1/196 + 1/(25 + 144) for one other stand seen once, ten days late. */
     @Test
     public void oneSightingElsewhereMovesTheKindAndOneHereTheStand() {
-        double v = 1 / (1 / 196.0 + 1 / 74.0);
+        double v = 1 / (1 / 196.0 + 1 / 169.0);
         Onset.Belief other = Onset.learn("a", List.of(new Onset.Seen("b", 10, 0)), false, 1);
-        assertThat(other.late()).isCloseTo(v * 10 / 74, within(1e-9));
-        assertThat(other.sd()).isCloseTo(Math.sqrt(v + 25 + 49), within(1e-9));
+        assertThat(other.late()).isCloseTo(v * 10 / 169, within(1e-9));
+        assertThat(other.sd()).isCloseTo(Math.sqrt(v + 25 + 144), within(1e-9));
         assertThat(other.here()).isZero();
-        // Here: N(0, 196 + 25) by one of 49.
+        // Here: N(0, 196 + 25) by one of 144.
         Onset.Belief here = Onset.learn("a", List.of(new Onset.Seen("a", 10, 0)), false, 1);
-        assertThat(here.late()).isCloseTo(10 * (1 / 49.0) / (1 / 49.0 + 1 / 221.0), within(1e-9));
+        assertThat(here.late()).isCloseTo(10 * (1 / 144.0) / (1 / 144.0 + 1 / 221.0), within(1e-9));
         assertThat(here.late()).isGreaterThan(other.late());
         // A vague sighting moves it less.
         assertThat(Onset.learn("a", List.of(new Onset.Seen("a", 10, 20)), false, 1)
                         .late())
                 .isLessThan(here.late());
+    }
+
+    /** Two years at one stand, twenty days apart: (6 · 144 + 2 · 10²) / (6 + 1). */
+    @Test
+    public void howMuchYearsDifferIsLearnt() {
+        double year = (6 * 144 + 200) / 7.0;
+        double own = 2 / year;
+        double expected = 1 / (1 / 221.0 + own);
+        Onset.Belief b = Onset.learn("a", List.of(new Onset.Seen("a", -10, 0), new Onset.Seen("a", 10, 0)), false, 1);
+        assertThat(b.late()).isCloseTo(0, within(1e-9));
+        assertThat(b.sd()).isCloseTo(Math.sqrt(expected + year), within(1e-9));
     }
 
     @Test
