@@ -68,7 +68,7 @@ public class Taps extends InBrowser {
         signIn("ilse");
         task("identify, harvest, put on the rack (nettle)", () -> {
             landing("Field");
-            link("Nettles behind the hedge").click();
+            link("Nettles behind the hedge").first().click();
             heading("Nettles").waitFor();
             link("Identify").click();
             IdentifyPage.at(page, "in leaf")
