@@ -1,5 +1,6 @@
+import { WhenAt } from '../ui/When'
 import { number } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -132,6 +133,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const wanted = ownMethod ?? ways.data?.usual.method ?? 'SCREEN'
   const method = methods.includes(wanted) ? wanted : 'SCREEN'
   const washed = ownWashed ?? ways.data?.usual.washed ?? false
+  const [since, setSince] = useState<string>()
   const start = useMutation({
     mutationFn: () =>
       ask(
@@ -140,7 +142,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
             id,
             harvestId: harvest.id,
             rack,
-            at: nowIso(),
+            at: since ?? nowIso(),
             freshG: number(fresh),
             moisture: low || high ? { low: number(low) / 100, high: number(high) / 100 } : undefined,
             temperatureC: temperature ? number(temperature) : undefined,
@@ -226,7 +228,9 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
             onChange={setHumidity}
             error={at('relativeHumidity') ?? at('air.relativeHumidity')}
           />
+          <Outside at={number(temperature)} onUse={setHumidity} />
           <div className="col-span-2 space-y-2">
+            <WhenAt at={since} onChange={setSince} />
             <ProblemNotice error={start.error} />
             <Button kind="main" type="submit" disabled={start.isPending}>
               Start drying
@@ -235,5 +239,30 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
         </form>
       )}
     </li>
+  )
+}
+
+/** What today's air outside would be at the rack, warmed and no more. */
+function Outside({ at, onUse }: { at: number; onUse: (humidity: string) => void }) {
+  const air = useQuery({
+    queryKey: ['air', at],
+    enabled: at >= 0 && at <= 60,
+    queryFn: () => ask(api.GET('/api/drying/air', { params: { query: { temperatureC: at } } })),
+  })
+  const now = air.data?.[0]
+  if (!now) return null
+  const inside = figure(now.humidity * 100)
+  return (
+    <p className="text-soft col-span-2 text-sm">
+      Outside {figure(now.outsideC)} °C and {figure(now.outsideHumidity * 100)} %; warmed to {figure(at)} °C
+      that is about {inside} %.{' '}
+      <button
+        type="button"
+        className="text-note min-h-8 underline"
+        onClick={() => onUse(String(Math.round(now.humidity * 100)))}
+      >
+        take that
+      </button>
+    </p>
   )
 }

@@ -6,6 +6,7 @@ import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
 import { OUTLINE, READY } from '../ui/dictionary'
+import { FileInput } from '../ui/FileInput'
 import { Only } from '../ui/may'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { figure } from '../ui/words'
@@ -500,19 +501,11 @@ export function GroundPage() {
               </div>
             </Section>
             <Section title="From a file">
-              <label className="block">
-                <span className="text-soft block text-sm font-medium">GPX or GeoJSON</span>
-                <input
-                  type="file"
-                  accept=".gpx,.geojson,.json"
-                  className="min-h-11 max-w-full"
-                  onChange={(e) => {
-                    const file = e.target.files?.[0]
-                    if (file) read.mutate(file)
-                    e.target.value = ''
-                  }}
-                />
-              </label>
+              <FileInput
+                label="GPX or GeoJSON"
+                accept=".gpx,.geojson,.json"
+                onFile={(file) => read.mutate(file)}
+              />
               <ProblemNotice error={read.error} />
               {read.data && (
                 <p role="status">

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask } from '../api/client'
 import { Link } from 'react-router'
+import { FileInput } from '../ui/FileInput'
 import { Only } from '../ui/may'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, figure } from '../ui/words'
@@ -90,19 +91,11 @@ export function ReadWeather() {
         }
       </p>
       <Only deed="record">
-        <label className="mt-2 block">
-          <span className="text-soft block text-sm font-medium">A table of your own readings (CSV)</span>
-          <input
-            type="file"
-            accept=".csv,text/csv"
-            className="min-h-11 max-w-full"
-            onChange={(e) => {
-              const file = e.target.files?.[0]
-              if (file) read.mutate(file)
-              e.target.value = ''
-            }}
-          />
-        </label>
+        <FileInput
+          label="A table of your own readings (CSV)"
+          accept=".csv,text/csv"
+          onFile={(file) => read.mutate(file)}
+        />
         <p className="text-soft text-sm">
           A line of names, day, low_c, high_c, rain_mm, humidity_percent, then a line a day. With three years
           and more, seasons are counted by warmth.

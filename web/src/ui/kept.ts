@@ -24,10 +24,11 @@ export function write(key: string, value: unknown) {
 }
 
 /** As useState, and still there after going back, a reload, or a page left by mistake, until it is saved. */
-export function useKept<T>(form: string, field: string, first: T) {
+export function useKept<T>(form: string, field: string, first: T | (() => T)) {
   const key = draftKey(form, field)
-  const [begun] = useState(() => JSON.stringify(first))
-  const [value, setValue] = useState(() => read(key, first))
+  const [initial] = useState(first)
+  const begun = JSON.stringify(initial)
+  const [value, setValue] = useState(() => read(key, initial))
   useEffect(() => {
     if (JSON.stringify(value) === begun) sessionStorage.removeItem(PREFIX + key)
     else write(key, value)

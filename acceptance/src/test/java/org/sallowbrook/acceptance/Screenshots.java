@@ -22,7 +22,12 @@ public class Screenshots extends InBrowser {
         shot("today");
         go("/field");
         link("Marigold bed").first().waitFor();
+        page.getByText("Counted by warmth").first().waitFor();
+        page.evaluate("() => window.scrollTo(0, 0)");
         shot("field");
+        go("/field/walk");
+        page.getByText("To carry").waitFor();
+        shot("walk");
         openStand("Meadowsweet, willow side");
         link("Identify").click();
         IdentifyPage look = IdentifyPage.at(page, "in flower")
@@ -91,12 +96,6 @@ public class Screenshots extends InBrowser {
         go("/herbarium/ramsons/compare?stage=FLOWERING");
         region("lords-and-ladies").getByText("decisive").first().waitFor();
         shot("compare");
-        go("/field/train");
-        page.getByText("which is it, and by what?").waitFor();
-        shot("trainer");
-        go("/schools");
-        page.locator("main h2").first().waitFor();
-        shot("schools");
         newPage(390, 844);
         signIn("ilse");
         openStand("Comfrey by the footbridge");

@@ -35,6 +35,7 @@ public final class House {
     /** In an order in which what is referred to comes first. */
     private static final List<String> SEASONAL = List.of(
             "stand_identification",
+            "sighting",
             "harvest",
             "lot",
             "lot_herb",
@@ -113,6 +114,9 @@ public final class House {
         String course = one("select id from course where status = 'RUNNING' limit 1");
         requests.put("Today", "/api/calendar/today");
         requests.put("Field: stands", "/api/field/stands");
+        requests.put("Field: season", "/api/field/season");
+        requests.put("Field: ground", "/api/field/ground");
+        requests.put("Field: weather", "/api/field/weather");
         requests.put("Field: harvests", "/api/field/harvests");
         requests.put("Rack: drying now", "/api/drying/runs");
         requests.put("Rack: waiting", "/api/drying/waiting");
@@ -212,6 +216,7 @@ public final class House {
             case "dose_taken" ->
                 " and course_id in (select c.id from course c join lot l on l.id = c.lot_id where l.code not like '%~%')";
             case "stand_identification" -> " and book is distinct from 'copied'";
+            case "sighting" -> " and seen_by <> 'copied'";
             default -> "";
         };
     }
@@ -223,6 +228,9 @@ public final class House {
             return "code || '~" + k + "'";
         }
         if (table.equals("stand_identification") && column.equals("book")) {
+            return "'copied'";
+        }
+        if (table.equals("sighting") && column.equals("seen_by")) {
             return "'copied'";
         }
         if (table.equals("lot_link") && column.equals("from_lot")) {

@@ -155,6 +155,14 @@ public class SeasonApiTest extends ServerTest {
         path.put("kind", "WOOD");
         assertThat(ilse.post("/api/field/ground", path).expect(400).wrongFields())
                 .containsExactly("points");
+        for (String points :
+                List.of("[null]", "[[null,55],[2,55],[2,56]]", "[[2.5],[2,55],[2,56]]", "[[\"a\",55]]", "null")) {
+            String body = Client.JSON
+                    .writeValueAsString(path)
+                    .replaceFirst("\"points\":\\[\\[.*?\\]\\]", "\"points\":" + points);
+            assertThat(body).contains("\"points\":" + points);
+            ilse.raw("/api/field/ground", body).expect(400);
+        }
         path.put("points", List.of(List.of(2.49, 91), List.of(2.48, 55), List.of(2.47, 55)));
         ilse.post("/api/field/ground", path).expect(400);
     }

@@ -3,8 +3,10 @@ package org.sallowbrook.server.drying;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.drying.IndoorAir;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.field.HarvestService;
+import org.sallowbrook.server.field.WeatherService;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
@@ -22,10 +24,26 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/drying")
 class DryingController {
 
-    private final DryingService drying;
+    /** @param humidity inside, as far as nothing but warmth is added to the air from outside */
+    record AirView(Double outsideC, Double outsideHumidity, Double humidity) {}
 
-    DryingController(DryingService drying) {
+    private final DryingService drying;
+    private final WeatherService weather;
+
+    DryingController(DryingService drying, WeatherService weather) {
         this.drying = drying;
+        this.weather = weather;
+    }
+
+    /** Today's air at the temperature of a rack indoors; empty where no weather is known. */
+    @GetMapping("/air")
+    List<AirView> air(@RequestParam double temperatureC) {
+        return weather.lately(1).days().stream()
+                .map(w -> {
+                    double outside = (w.lowC() + w.highC()) / 2;
+                    return new AirView(outside, w.humidity(), IndoorAir.humidity(outside, w.humidity(), temperatureC));
+                })
+                .toList();
     }
 
     @GetMapping("/runs")

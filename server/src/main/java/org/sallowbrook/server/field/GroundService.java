@@ -97,7 +97,10 @@ public class GroundService {
         List<Outline.Point> points = new ArrayList<>();
         for (List<Double> pair : pairs) {
             Checks.begin()
-                    .that(pair.size() >= 2, "points", "must each be a longitude and a latitude")
+                    .that(
+                            pair != null && pair.size() >= 2 && pair.get(0) != null && pair.get(1) != null,
+                            "points",
+                            "must each be a longitude and a latitude")
                     .done();
             points.add(new Outline.Point(pair.get(0), pair.get(1)));
         }

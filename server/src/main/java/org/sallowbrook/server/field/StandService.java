@@ -311,7 +311,12 @@ public class StandService implements UsesTaxon {
         Taxon taxon = s.taxonId == null ? null : herbarium.taxon(s.taxonId);
         String perhaps = taxon != null || newest == null || newest.taxonId == null || !newest.leads
                 ? null
-                : herbarium.taxon(newest.taxonId).commonName();
+                // A card of the household's own may be gone since.
+                : herbarium
+                        .herbarium()
+                        .taxon(newest.taxonId)
+                        .map(Taxon::commonName)
+                        .orElse(null);
         return new StandView(
                 s.id,
                 s.version == null ? 0 : s.version,
