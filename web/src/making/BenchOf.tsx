@@ -1,6 +1,4 @@
 import type { Schemas } from '../api/client'
-import { Button } from '../ui/controls'
-import { forget, useUnsaved } from '../ui/kept'
 import { Figure, Page, RangeBar, Section } from '../ui/page'
 import { date, figure, range } from '../ui/words'
 import { Missing } from './Missing'
@@ -28,7 +26,7 @@ export function BenchOf({
 }) {
   const { plan, view, panel } = useBench(called, body)
   return (
-    <Page title={title} actions={<BeginAnew kind={body.kind} />}>
+    <Page title={title}>
       <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_22rem]">
         <Section title="What I have">
           <div className="space-y-2">{children}</div>
@@ -51,21 +49,6 @@ export function BenchOf({
       </div>
     </Page>
   )
-}
-
-/** A bench stands as it was left, until its batch is begun. */
-function BeginAnew({ kind }: { kind: string }) {
-  const form = `bench ${kind}`
-  return useUnsaved(form) ? (
-    <Button
-      onClick={() => {
-        forget(form)
-        window.location.reload()
-      }}
-    >
-      As you left it: begin anew
-    </Button>
-  ) : null
 }
 
 function GoesIn({ plan }: { plan: Planned }) {

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
@@ -13,24 +13,18 @@ const EMULSIFIER: StockIn = { called: 'emulsifying wax' }
 const PRESERVATIVE: StockIn = { called: 'cosmetic preservative' }
 
 export const Cream = withLots(function Cream({ lots }) {
-  const [total, setTotal] = useKept('bench CREAM', 'total', 60)
-  const [oil, setOil] = useKept<StockIn>('bench CREAM', 'oil', () =>
+  const [total, setTotal] = useState(60)
+  const [oil, setOil] = useState<StockIn>(() =>
     firstStock(lots, ['INFUSED_OIL', 'CARRIER_OIL'], { called: 'olive oil' }, 30),
   )
-  const [oilPercent, setOilPercent] = useKept('bench CREAM', 'oilPercent', 30)
-  const [emulsifier, setEmulsifier] = useKept<StockIn>('bench CREAM', 'emulsifier', () =>
-    firstStock(lots, ['EMULSIFIER'], EMULSIFIER),
-  )
-  const [emulsifierPercent, setEmulsifierPercent] = useKept('bench CREAM', 'emulsifierPercent', 5)
-  const [water, setWater] = useKept<StockIn | undefined>('bench CREAM', 'water', undefined)
-  const [preservative, setPreservative] = useKept<StockIn | undefined>(
-    'bench CREAM',
-    'preservative',
-    undefined,
-  )
-  const [preservativePercent, setPreservativePercent] = useKept('bench CREAM', 'preservativePercent', 1)
-  const [jar, setJar] = useKept('bench CREAM', 'jar', 30)
-  const [scented, setScented] = useKept('bench CREAM', 'scented', UNSCENTED)
+  const [oilPercent, setOilPercent] = useState(30)
+  const [emulsifier, setEmulsifier] = useState<StockIn>(() => firstStock(lots, ['EMULSIFIER'], EMULSIFIER))
+  const [emulsifierPercent, setEmulsifierPercent] = useState(5)
+  const [water, setWater] = useState<StockIn>()
+  const [preservative, setPreservative] = useState<StockIn>()
+  const [preservativePercent, setPreservativePercent] = useState(1)
+  const [jar, setJar] = useState(30)
+  const [scented, setScented] = useState(UNSCENTED)
   const waters = stockOf(lots, ['TEA', 'WASH'])
   const lot = lots.find((l) => l.id === oil.lotId)
   const body = {

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { stockOf } from './lots'
@@ -7,14 +7,12 @@ import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
 
 export const Cubes = withLots(function Cubes({ lots }) {
-  const [liquid, setLiquid] = useKept<StockIn>('bench ICE_CUBES', 'liquid', () =>
-    firstStock(lots, ['TEA'], { called: 'tea' }),
-  )
+  const [liquid, setLiquid] = useState<StockIn>(() => firstStock(lots, ['TEA'], { called: 'tea' }))
   const lot = stockOf(lots, ['TEA']).find((l) => l.id === liquid.lotId)
-  const [ownMl, setMl] = useKept<number | undefined>('bench ICE_CUBES', 'ownMl', undefined)
+  const [ownMl, setMl] = useState<number>()
   const ml = ownMl ?? (Math.floor(lot?.remaining ?? 0) || 250)
-  const [hole, setHole] = useKept('bench ICE_CUBES', 'hole', 20)
-  const [holes, setHoles] = useKept('bench ICE_CUBES', 'holes', 12)
+  const [hole, setHole] = useState(20)
+  const [holes, setHoles] = useState(12)
   const body = {
     kind: 'ICE_CUBES' as const,
     liquid,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Toggle } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
@@ -7,14 +7,14 @@ import { setPath } from './setPath'
 import { withLots } from './WithLots'
 
 export const Dry = withLots(function Dry({ lots }) {
-  const [herbs, setHerbs] = useKept<HerbIn[]>('bench DRY', 'herbs', () => {
+  const [herbs, setHerbs] = useState<HerbIn[]>(() => {
     const jars = herbLots(lots).filter((l) => l.stage === 'STOCK' && l.route === 'INTERNAL' && usable(l))
     return jars.length > 1
       ? jars.slice(0, 2).map((l) => ({ lotId: l.id, massG: Math.min(20, Math.floor(l.remaining) || 1) }))
       : [firstHerb(lots, 20, 'INTERNAL')]
   })
-  const [ground, setGround] = useKept('bench DRY', 'ground', false)
-  const [outside, setOutside] = useKept('bench DRY', 'outside', false)
+  const [ground, setGround] = useState(false)
+  const [outside, setOutside] = useState(false)
   const name = useHerbName(lots, herbs)
   const body = {
     kind: 'DRY' as const,

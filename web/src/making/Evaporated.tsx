@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { OILS } from './Oil'
@@ -9,14 +9,14 @@ import { withLots } from './WithLots'
 const DECOCTIONS: StockIn[] = [{ called: 'decoction' }]
 
 export const Evaporated = withLots(function Evaporated({ lots }) {
-  const [decoction, setDecoction] = useKept<StockIn>('bench EVAPORATED_OIL', 'decoction', () =>
+  const [decoction, setDecoction] = useState<StockIn>(() =>
     firstStock(lots, ['TEA', 'WASH'], { called: 'decoction' }),
   )
-  const [carrier, setCarrier] = useKept<StockIn>('bench EVAPORATED_OIL', 'carrier', () =>
+  const [carrier, setCarrier] = useState<StockIn>(() =>
     firstStock(lots, ['CARRIER_OIL'], { called: 'olive oil' }),
   )
-  const [ml, setMl] = useKept('bench EVAPORATED_OIL', 'ml', 200)
-  const [oil, setOil] = useKept('bench EVAPORATED_OIL', 'oil', 100)
+  const [ml, setMl] = useState(200)
+  const [oil, setOil] = useState(100)
   const lot = lots.find((l) => l.id === decoction.lotId)
   const body = {
     kind: 'EVAPORATED_OIL' as const,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -12,22 +12,14 @@ import { withLots } from './WithLots'
 type Request = Schemas['Covering']
 
 export const FillAndCover = withLots(function FillAndCover({ lots }) {
-  const [herb, setHerb] = useKept<HerbIn>('bench FILL_AND_COVER', 'herb', () =>
-    firstHerb(lots, 1, 'INTERNAL'),
-  )
-  const [spirit, setSpirit] = useKept<StockIn>('bench FILL_AND_COVER', 'spirit', () =>
-    firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200),
-  )
-  const [jarMl, setJarMl] = useKept('bench FILL_AND_COVER', 'jarMl', 250)
-  const [fill, setFill] = useKept('bench FILL_AND_COVER', 'fill', 60)
-  const [ownPress, setPress] = useKept<Request['press'] | undefined>(
-    'bench FILL_AND_COVER',
-    'ownPress',
-    undefined,
-  )
+  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 1, 'INTERNAL'))
+  const [spirit, setSpirit] = useState<StockIn>(() => firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200))
+  const [jarMl, setJarMl] = useState(250)
+  const [fill, setFill] = useState(60)
+  const [ownPress, setPress] = useState<Request['press']>()
   const usualPress = usePress()
   const press = ownPress ?? usualPress
-  const [outside, setOutside] = useKept('bench FILL_AND_COVER', 'outside', false)
+  const [outside, setOutside] = useState(false)
   const body = {
     kind: 'FILL_AND_COVER' as const,
     herb: { lotId: herb.lotId, taxonId: herb.taxonId, part: herb.part, state: herb.state },

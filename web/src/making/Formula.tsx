@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { NumberInput, Slider, Toggle } from '../ui/controls'
@@ -45,19 +45,15 @@ export const Formula = withLots(function Formula({ lots }) {
     potency: 'MODERATE',
     tastes: [],
   })
-  const [parts, setParts] = useKept<Part[]>('bench FORMULA', 'parts', () => {
+  const [parts, setParts] = useState<Part[]>(() => {
     const first = shelf.filter(usable).slice(0, 2)
     return [part(first[0]?.id, 'LEAD'), part((first[1] ?? first[0])?.id, 'SUPPORT')]
   })
   // As typed, by the number of the part: what 100 mL of it cost the household.
-  const [costs, setCosts] = useKept<Record<number, string>>('bench FORMULA', 'costs', {})
-  const [daily, setDaily] = useKept('bench FORMULA', 'daily', 0)
+  const [costs, setCosts] = useState<Record<number, string>>({})
+  const [daily, setDaily] = useState(0)
   const vessels = useVessels()
-  const [ownSizes, setSizes] = useKept<{ capacity: string; count: string }[] | undefined>(
-    'bench FORMULA',
-    'ownSizes',
-    undefined,
-  )
+  const [ownSizes, setSizes] = useState<{ capacity: string; count: string }[]>()
   const free = (vessels.data ?? []).filter((v) => v.kind === 'BOTTLE' && v.free > 0)
   // The household's own that are free, before any that are only thought of.
   const sizes =
@@ -68,7 +64,7 @@ export const Formula = withLots(function Formula({ lots }) {
           { capacity: '50', count: '2' },
           { capacity: '20', count: '2' },
         ])
-  const [outside, setOutside] = useKept('bench FORMULA', 'outside', false)
+  const [outside, setOutside] = useState(false)
   const set = (i: number, change: Partial<Part>) =>
     setParts(parts.map((p, k) => (k === i ? { ...p, ...change } : p)))
   const body = {

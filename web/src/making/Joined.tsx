@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -18,11 +18,11 @@ const ORDERS: { value: Order; label: string; hint: string }[] = [
 ]
 
 export const Joined = withLots(function Joined({ lots }) {
-  const [tincture, setTincture] = useKept<StockIn>('bench JOINED', 'tincture', () =>
+  const [tincture, setTincture] = useState<StockIn>(() =>
     firstStock(lots, ['TINCTURE'], { called: 'tincture', strengthPercent: 60 }),
   )
   const lot = stockOf(lots, ['TINCTURE']).find((l) => l.id === tincture.lotId)
-  const [decoction, setDecoction] = useKept<StockIn>('bench JOINED', 'decoction', () =>
+  const [decoction, setDecoction] = useState<StockIn>(() =>
     firstStock(
       // It is the same herb that is extracted twice.
       lots.filter((l) => l.herbs.some((h) => h.taxonId === lot?.herbs[0]?.taxonId)),
@@ -30,9 +30,9 @@ export const Joined = withLots(function Joined({ lots }) {
       { called: 'decoction' },
     ),
   )
-  const [ml, setMl] = useKept('bench JOINED', 'ml', 50)
-  const [target, setTarget] = useKept('bench JOINED', 'target', 30)
-  const [order, setOrder] = useKept<Order>('bench JOINED', 'order', 'SPIRIT_FIRST')
+  const [ml, setMl] = useState(50)
+  const [target, setTarget] = useState(30)
+  const [order, setOrder] = useState<Order>('SPIRIT_FIRST')
   const body = {
     kind: 'JOINED' as const,
     tincture,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
@@ -14,14 +14,10 @@ const WAYS = [
 ]
 
 export const Kept = withLots(function Kept({ lots }) {
-  const [herbs, setHerbs] = useKept<HerbIn[]>('bench KEPT', 'herbs', () => [
-    firstHerb(lots, 100, 'INTERNAL', 'FRESH'),
-  ])
-  const [by, setBy] = useKept<'SALT' | 'FROST'>('bench KEPT', 'by', 'SALT')
-  const [salt, setSalt] = useKept<StockIn>('bench KEPT', 'salt', () =>
-    firstStock(lots, ['SALT'], { called: 'salt' }),
-  )
-  const [saltG, setSaltG] = useKept('bench KEPT', 'saltG', 25)
+  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 100, 'INTERNAL', 'FRESH')])
+  const [by, setBy] = useState<'SALT' | 'FROST'>('SALT')
+  const [salt, setSalt] = useState<StockIn>(() => firstStock(lots, ['SALT'], { called: 'salt' }))
+  const [saltG, setSaltG] = useState(25)
   const body = {
     kind: 'KEPT' as const,
     herbs,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { useKeepsTo } from '../household/queries'
 import { useLots } from '../shelf/queries'
@@ -34,7 +34,7 @@ export function Oil() {
 
 function OilBench({ lots }: { lots: LotView[] }) {
   const keepsTo = useKeepsTo()
-  const [ownHerbs, setHerbs] = useKept<HerbIn[] | undefined>('bench INFUSED_OIL', 'ownHerbs', undefined)
+  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
   const herbs = ownHerbs ?? [
     firstHerb(
       lots,
@@ -43,17 +43,13 @@ function OilBench({ lots }: { lots: LotView[] }) {
       keepsTo('FRESH_IN_OIL') ? 'FRESH' : keepsTo('WILTED_IN_OIL') ? 'WILTED' : 'DRIED',
     ),
   ]
-  const [carrier, setCarrier] = useKept<StockIn>('bench INFUSED_OIL', 'carrier', () =>
+  const [carrier, setCarrier] = useState<StockIn>(() =>
     firstStock(lots, ['CARRIER_OIL'], { called: 'olive oil' }),
   )
-  const [ratio, setRatio] = useKept('bench INFUSED_OIL', 'ratio', 7)
-  const [ownMethod, setMethod] = useKept<Request['method'] | undefined>(
-    'bench INFUSED_OIL',
-    'ownMethod',
-    undefined,
-  )
+  const [ratio, setRatio] = useState(7)
+  const [ownMethod, setMethod] = useState<Request['method']>()
   const method = ownMethod ?? (keepsTo('SUN_OIL') ? 'SUN' : keepsTo('WARM_OIL') ? 'WARM' : 'COLD')
-  const [eaten, setEaten] = useKept('bench INFUSED_OIL', 'eaten', false)
+  const [eaten, setEaten] = useState(false)
   const body = {
     kind: 'INFUSED_OIL' as const,
     herbs,

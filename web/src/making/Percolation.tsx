@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
@@ -8,15 +8,11 @@ import type { StockIn } from './Stock'
 import { withLots } from './WithLots'
 
 export const Percolation = withLots(function Percolation({ lots }) {
-  const [herb, setHerb] = useKept<HerbIn>('bench PERCOLATION', 'herb', () => firstHerb(lots, 50, 'INTERNAL'))
-  const [ratio, setRatio] = useKept('bench PERCOLATION', 'ratio', 5)
-  const [strength, setStrength] = useKept('bench PERCOLATION', 'strength', 45)
-  const [drops, setDrops] = useKept('bench PERCOLATION', 'drops', 40)
-  const [ownSpirits, setSpirits] = useKept<StockIn[] | undefined>(
-    'bench PERCOLATION',
-    'ownSpirits',
-    undefined,
-  )
+  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 50, 'INTERNAL'))
+  const [ratio, setRatio] = useState(5)
+  const [strength, setStrength] = useState(45)
+  const [drops, setDrops] = useState(40)
+  const [ownSpirits, setSpirits] = useState<StockIn[]>()
   const spirits = ownSpirits ?? spiritsOf(lots)
   const body = {
     kind: 'PERCOLATION' as const,

@@ -1,13 +1,11 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import { setPath } from './setPath'
 import { withLots } from './WithLots'
 
 export const Poultice = withLots(function Poultice({ lots }) {
-  const [herbs, setHerbs] = useKept<HerbIn[]>('bench POULTICE', 'herbs', () => [
-    firstHerb(lots, 30, 'EXTERNAL', 'FRESH'),
-  ])
+  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 30, 'EXTERNAL', 'FRESH')])
   const body = { kind: 'POULTICE' as const, herbs }
   return (
     <BenchOf

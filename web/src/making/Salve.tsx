@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -17,19 +17,17 @@ const WAXES: StockIn[] = [{ called: 'beeswax' }, { called: 'candelilla wax' }, {
 const BUTTERS: StockIn[] = [{ called: 'shea butter' }, { called: 'cocoa butter' }]
 
 export const Salve = withLots(function Salve({ lots }) {
-  const [oils, setOils] = useKept<OilIn[]>('bench SALVE', 'oils', () => [
+  const [oils, setOils] = useState<OilIn[]>(() => [
     { stock: firstStock(lots, ['INFUSED_OIL', 'CARRIER_OIL'], { called: 'olive oil' }, 80), parts: 1 },
   ])
-  const [wax, setWax] = useKept<StockIn>('bench SALVE', 'wax', () =>
-    firstStock(lots, ['WAX'], { called: 'beeswax' }),
-  )
-  const [butter, setButter] = useKept<StockIn | undefined>('bench SALVE', 'butter', undefined)
-  const [butterPercent, setButterPercent] = useKept('bench SALVE', 'butterPercent', 15)
-  const [scented, setScented] = useKept('bench SALVE', 'scented', UNSCENTED)
-  const [capacity, setCapacity] = useKept('bench SALVE', 'capacity', 30)
-  const [count, setCount] = useKept('bench SALVE', 'count', 1)
-  const [firmness, setFirmness] = useKept<Request['firmness']>('bench SALVE', 'firmness', 'MEDIUM')
-  const [storage, setStorage] = useKept('bench SALVE', 'storage', 20)
+  const [wax, setWax] = useState<StockIn>(() => firstStock(lots, ['WAX'], { called: 'beeswax' }))
+  const [butter, setButter] = useState<StockIn>()
+  const [butterPercent, setButterPercent] = useState(15)
+  const [scented, setScented] = useState(UNSCENTED)
+  const [capacity, setCapacity] = useState(30)
+  const [count, setCount] = useState(1)
+  const [firmness, setFirmness] = useState<Request['firmness']>('MEDIUM')
+  const [storage, setStorage] = useState(20)
   const lot = lots.find((l) => l.id === oils[0]?.stock.lotId)
   const body = {
     kind: 'SALVE' as const,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -49,17 +49,13 @@ const firstLiquid = (lots: LotView[], into: Into) =>
   firstStock(lots, [LIQUIDS[into].form], LIQUIDS[into].usual)
 
 export const Steeped = withLots(function Steeped({ lots }) {
-  const [herbs, setHerbs] = useKept<HerbIn[]>('bench STEEPED', 'herbs', () => [
-    firstHerb(lots, 20, 'INTERNAL'),
-  ])
-  const [into, setInto] = useKept<Into>('bench STEEPED', 'into', 'VINEGAR')
-  const [liquid, setLiquid] = useKept<StockIn>('bench STEEPED', 'liquid', () => firstLiquid(lots, 'VINEGAR'))
-  const [ratio, setRatio] = useKept('bench STEEPED', 'ratio', 8)
-  const [share, setShare] = useKept('bench STEEPED', 'share', 0)
-  const [vinegar, setVinegar] = useKept<StockIn>('bench STEEPED', 'vinegar', () =>
-    firstLiquid(lots, 'VINEGAR'),
-  )
-  const [outside, setOutside] = useKept('bench STEEPED', 'outside', false)
+  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 20, 'INTERNAL')])
+  const [into, setInto] = useState<Into>('VINEGAR')
+  const [liquid, setLiquid] = useState<StockIn>(() => firstLiquid(lots, 'VINEGAR'))
+  const [ratio, setRatio] = useState(8)
+  const [share, setShare] = useState(0)
+  const [vinegar, setVinegar] = useState<StockIn>(() => firstLiquid(lots, 'VINEGAR'))
+  const [outside, setOutside] = useState(false)
   const oxymel = into === 'HONEY' && share > 0
   const body = {
     kind: 'STEEPED' as const,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { Slider, Toggle } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { stockOf } from './lots'
@@ -9,17 +9,17 @@ import { withLots } from './WithLots'
 const TEAS: StockIn[] = [{ called: 'strong decoction' }]
 
 export const Syrup = withLots(function Syrup({ lots }) {
-  const [liquid, setLiquid] = useKept<StockIn>('bench SYRUP', 'liquid', () =>
+  const [liquid, setLiquid] = useState<StockIn>(() =>
     firstStock(lots, ['TEA'], { called: 'strong decoction' }),
   )
   const lot = stockOf(lots, ['TEA']).find((l) => l.id === liquid.lotId)
-  const [ownMl, setMl] = useKept<number | undefined>('bench SYRUP', 'ownMl', undefined)
+  const [ownMl, setMl] = useState<number>()
   const ml = ownMl ?? (Math.floor(lot?.remaining ?? 0) || 250)
-  const [honey, setHoney] = useKept('bench SYRUP', 'honey', false)
+  const [honey, setHoney] = useState(false)
   const sugarOr = honey ? ({ called: 'honey' } as StockIn) : ({ called: 'sugar' } as StockIn)
-  const [own, setSweet] = useKept<StockIn | undefined>('bench SYRUP', 'own', undefined)
+  const [own, setSweet] = useState<StockIn>()
   const sweet = own ?? firstStock(lots, [honey ? 'HONEY' : 'SUGAR'], sugarOr)
-  const [brix, setBrix] = useKept('bench SYRUP', 'brix', 65)
+  const [brix, setBrix] = useState(65)
   const body = {
     kind: 'SYRUP' as const,
     liquid,

@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -19,8 +19,8 @@ const LIQUIDS: { value: Liquid; label: string; hint?: string }[] = [
 ]
 
 export const Tea = withLots(function Tea({ lots }) {
-  const [wanted, setWanted] = useKept('bench TEA', 'wanted', 250)
-  const [own, setHerbs] = useKept<TeaHerb[] | undefined>('bench TEA', 'own', undefined)
+  const [wanted, setWanted] = useState(250)
+  const [own, setHerbs] = useState<TeaHerb[]>()
   const first = firstHerb(lots, 3, 'INTERNAL')
   const lot = lots.find((l) => l.id === (own?.[0]?.herb ?? first).lotId)
   const card = useTaxon(lot?.taxonId ?? own?.[0]?.herb.taxonId ?? '')
@@ -29,8 +29,8 @@ export const Tea = withLots(function Tea({ lots }) {
   // As strong as the card has it, until somebody says otherwise.
   const byCard = advice ? Math.max(1, Math.round((advice.gramsPerCup / advice.cupMl) * wanted)) : undefined
   const herbs = own ?? [{ herb: { ...first, massG: byCard ?? first.massG ?? 3 } }]
-  const [liquid, setLiquid] = useKept<Liquid>('bench TEA', 'liquid', 'WATER')
-  const [honey, setHoney] = useKept('bench TEA', 'honey', false)
+  const [liquid, setLiquid] = useState<Liquid>('WATER')
+  const [honey, setHoney] = useState(false)
   const body = { kind: 'TEA' as const, herbs, wantedMl: wanted, liquid, honey, route: 'INTERNAL' as const }
   const name = useHerbName(
     lots,

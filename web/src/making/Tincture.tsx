@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
@@ -26,47 +26,23 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const [search] = useSearchParams()
   const asked = search.get('lot')
   const keepsTo = useKeepsTo()
-  const [ownHerbs, setHerbs] = useKept<HerbIn[] | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownHerbs',
-    undefined,
-  )
+  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
   const herbs = ownHerbs ?? [
     asked
       ? { lotId: asked, massG: 20 }
       : firstHerb(lots, 20, 'INTERNAL', keepsTo('FRESH_PLANT') ? 'FRESH' : 'DRIED'),
   ]
-  const [ownRatio, setRatio] = useKept<number | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownRatio',
-    undefined,
-  )
-  const [ownStrength, setStrength] = useKept<number | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownStrength',
-    undefined,
-  )
-  const [basis, setBasis] = useKept<Request['basis']>(`bench TINCTURE ${asked ?? ''}`, 'basis', 'MENSTRUUM')
-  const [ownWater, setWaterCounts] = useKept<boolean | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownWater',
-    undefined,
-  )
+  const [ownRatio, setRatio] = useState<number>()
+  const [ownStrength, setStrength] = useState<number>()
+  const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
+  const [ownWater, setWaterCounts] = useState<boolean>()
   const waterCounts = ownWater ?? keepsTo('PLANT_WATER_COUNTS')
-  const [jarMl, setJarMl] = useKept(`bench TINCTURE ${asked ?? ''}`, 'jarMl', 250)
-  const [ownPress, setPress] = useKept<Request['press'] | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownPress',
-    undefined,
-  )
+  const [jarMl, setJarMl] = useState(250)
+  const [ownPress, setPress] = useState<Request['press']>()
   const usualPress = usePress()
   const press = ownPress ?? usualPress
-  const [route, setRoute] = useKept<Request['route']>(`bench TINCTURE ${asked ?? ''}`, 'route', 'INTERNAL')
-  const [ownSpirits, setSpirits] = useKept<StockIn[] | undefined>(
-    `bench TINCTURE ${asked ?? ''}`,
-    'ownSpirits',
-    undefined,
-  )
+  const [route, setRoute] = useState<Request['route']>('INTERNAL')
+  const [ownSpirits, setSpirits] = useState<StockIn[]>()
   const spirits = ownSpirits ?? spiritsOf(lots)
   const lot = lots.find((l) => l.id === herbs[0]?.lotId)
   const card = useTaxon(lot?.taxonId ?? herbs[0]?.taxonId ?? '')

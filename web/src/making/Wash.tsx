@@ -1,4 +1,4 @@
-import { useKept } from '../ui/kept'
+import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -20,11 +20,11 @@ const USES: Record<Use, { label: string; hint: string; grams: number; ml: number
 const ALL = Object.keys(USES) as Use[]
 
 export const Wash = withLots(function Wash({ lots }) {
-  const [use, setUse] = useKept<Use>('bench WASH', 'use', 'WASH')
-  const [herbs, setHerbs] = useKept<TeaHerb[]>('bench WASH', 'herbs', () => [
+  const [use, setUse] = useState<Use>('WASH')
+  const [herbs, setHerbs] = useState<TeaHerb[]>(() => [
     { herb: firstHerb(lots, USES.WASH.grams, 'EXTERNAL') },
   ])
-  const [wanted, setWanted] = useKept('bench WASH', 'wanted', USES.WASH.ml)
+  const [wanted, setWanted] = useState(USES.WASH.ml)
   const body = { kind: 'WASH' as const, herbs, wantedMl: wanted, use }
   return (
     <BenchOf

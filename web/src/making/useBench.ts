@@ -7,7 +7,6 @@ import type { paths } from '../api/schema'
 import { useAcknowledged } from '../ui/Acknowledge'
 import { isoToday } from '../ui/clock'
 import { inBreath } from '../ui/Findings'
-import { forget } from '../ui/kept'
 import { useLive } from '../ui/useLive'
 import { range } from '../ui/words'
 
@@ -55,7 +54,6 @@ export function useBench(called: string, body: BatchBody) {
         }),
       ),
     onSuccess: async (batch) => {
-      forget(`bench ${body.kind}`)
       await queries.invalidateQueries()
       await navigate(`/making/batches/${batch.id}`)
     },
