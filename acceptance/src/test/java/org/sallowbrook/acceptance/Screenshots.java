@@ -141,13 +141,20 @@ public class Screenshots extends InBrowser {
         }
         page.evaluate("""
                 drawn => {
-                  const cell = d => `<figure style="margin:0;padding:6px;border:1px solid var(--line);overflow:hidden">
-                    <figcaption style="font-weight:600;font-size:15px">${d.name}</figcaption>
-                    <div class="sheet">${d.svg}</div>
-                    <p style="font-size:11px;line-height:1.25;margin:4px 0 0;color:var(--soft)">${d.label}</p></figure>`;
-                  document.body.innerHTML = `<style>.sheet svg{height:128px!important;max-height:128px;width:100%}</style>
-                    <main style="display:grid;grid-template-columns:repeat(6,1fr);gap:6px;padding:8px">
-                    ${drawn.map(cell).join('')}</main>`;
+                  const make = (tag, style, text) => { const e = document.createElement(tag); Object.assign(e.style, style); if (text) e.textContent = text; return e };
+                  const main = make('main', {display: 'grid', gridTemplateColumns: 'repeat(6, 1fr)', gap: '6px', padding: '8px'});
+                  for (const [n, d] of drawn.entries()) {
+                    const cell = make('figure', {margin: '0', padding: '6px', border: '1px solid var(--line)', overflow: 'hidden'});
+                    cell.append(make('figcaption', {fontWeight: '600', fontSize: '15px'}, d.name));
+                    const sheet = make('div', {});
+                    // Each comes of a page of its own, where ids begin anew.
+                    sheet.innerHTML = d.svg.replace(/_r_([0-9a-z]+)_/g, `_v${n}_$1_`);
+                    const svg = sheet.querySelector('svg');
+                    Object.assign(svg.style, {height: '128px', maxHeight: '128px', width: '100%'});
+                    cell.append(sheet, make('p', {fontSize: '11px', lineHeight: '1.25', margin: '4px 0 0', color: 'var(--soft)'}, d.label));
+                    main.append(cell);
+                  }
+                  document.body.replaceChildren(main);
                 }""", drawn);
         shot("vessels");
     }
