@@ -68,9 +68,12 @@ public class SeasonApiTest extends ServerTest {
 
     @Test
     public void aContaminatedOrUnknownStandIsNotInSeason() {
+        // Of its own: other tests doubt the demo's.
+        UUID own = id();
+        Chain.stand(as("ilse"), own, "meadowsweet");
         JsonNode parts = as("ilse").get("/api/field/season").body().path("parts");
         assertThat(parts.valueStream().map(p -> p.path("standName").asString()))
-                .contains("Meadowsweet, north ditch")
+                .contains("Stand " + own)
                 .doesNotContain("St John's-wort on the verge", "Something by the ditch", "Hogweed on the way");
     }
 
@@ -314,18 +317,21 @@ public class SeasonApiTest extends ServerTest {
     @Test
     public void aWalkGoesRoundFromTheHouseAndSaysWhatToCarry() {
         Client ilse = as("ilse");
+        UUID own = id();
+        Map<String, Object> body = new HashMap<>(Chain.standBody(own, "meadowsweet", "CLEAN", null));
+        body.put("latitude", 55.011);
+        body.put("longitude", 2.507);
+        ilse.post("/api/field/stands", body).expect(200);
         String query = "?stand="
                 + stand(ilse, "Hogweed on the way to the fen: keep off")
                         .path("id")
-                        .asString() + "&stand="
-                + stand(ilse, "Meadowsweet, north ditch").path("id").asString() + "&stand="
-                + stand(ilse, "The three limes").path("id").asString();
+                        .asString() + "&stand=" + own;
         JsonNode walk = as("corwen").get("/api/field/walk" + query).expect(200).body();
         assertThat(walk.path("from").asString()).isEqualTo("Sallowbrook House");
-        assertThat(walk.path("stops")).hasSize(3);
-        assertThat(walk.path("metres").asDouble()).isBetween(2_000.0, 9_000.0);
+        assertThat(walk.path("stops")).hasSize(2);
+        assertThat(walk.path("metres").asDouble()).isBetween(1_500.0, 6_000.0);
         assertThat(walk.path("carry").valueStream().map(JsonNode::asString))
-                .contains("2 bags or baskets, one for each plant", "a knife", "gloves and sleeves");
+                .contains("a bag or basket", "a knife", "gloves and sleeves");
         assertThat(walk.path("mind").valueStream().map(JsonNode::asString))
                 .anyMatch(m -> m.startsWith("giant hogweed"));
         as("lantern").get("/api/field/walk" + query).expect(404);
