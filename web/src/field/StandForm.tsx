@@ -71,6 +71,9 @@ const PLENTY = [
   { value: 'DECLINING', label: 'declining' },
 ] as const
 
+/** Three digits behind the point are no thousands here: 2.513 is a longitude. */
+const degrees = (text: string) => (text.trim() === '' ? undefined : Number(text.trim().replace(',', '.')))
+
 /** As the form holds it. */
 const whereOf = (s: Partial<Schemas['StandView']> | undefined) => ({
   latitude: String(s?.latitude ?? ''),
@@ -115,9 +118,9 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         taxonId: v.taxonId || undefined,
         id,
         neighbour: v.neighbour || undefined,
-        latitude: numberOf(v.latitude),
-        longitude: numberOf(v.longitude),
-        elevationM: numberOf(v.elevationM),
+        latitude: degrees(v.latitude),
+        longitude: degrees(v.longitude),
+        elevationM: degrees(v.elevationM),
         growingSince: numberOf(v.growingSince),
         reason: v.reason || undefined,
       }
