@@ -7,7 +7,7 @@ import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { draftKey, forget, read, useKeptId, write } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
-import { numberOf } from '../ui/read'
+import { degreesOf, numberOf } from '../ui/read'
 import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
@@ -71,9 +71,6 @@ const PLENTY = [
   { value: 'DECLINING', label: 'declining' },
 ] as const
 
-/** Three digits behind the point are no thousands here: 2.513 is a longitude. */
-const degrees = (text: string) => (text.trim() === '' ? undefined : Number(text.trim().replace(',', '.')))
-
 /** As the form holds it. */
 const whereOf = (s: Partial<Schemas['StandView']> | undefined) => ({
   latitude: String(s?.latitude ?? ''),
@@ -118,9 +115,9 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         taxonId: v.taxonId || undefined,
         id,
         neighbour: v.neighbour || undefined,
-        latitude: degrees(v.latitude),
-        longitude: degrees(v.longitude),
-        elevationM: degrees(v.elevationM),
+        latitude: degreesOf(v.latitude),
+        longitude: degreesOf(v.longitude),
+        elevationM: degreesOf(v.elevationM),
         growingSince: numberOf(v.growingSince),
         reason: v.reason || undefined,
       }
@@ -254,7 +251,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
           {stand && (
             <Input
               label="Why"
-              hint="needed to call it clean, allowed, unprotected, plentiful or free of a toxic neighbour again"
+              hint="needed to call it clean, allowed, unprotected, plentiful, older or free of a toxic neighbour again"
               {...f.register('reason')}
               error={errors.reason?.message}
             />

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
-import { numberOf } from '../ui/read'
+import { degreesOf } from '../ui/read'
 import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, moment } from '../ui/words'
@@ -71,8 +71,8 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
             name,
             zone,
             region: where,
-            latitude: numberOf(latitude),
-            elevationM: numberOf(elevation),
+            latitude: degreesOf(latitude),
+            elevationM: degreesOf(elevation),
             standIns,
           },
         }),

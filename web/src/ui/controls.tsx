@@ -113,15 +113,19 @@ export function NumberInput({
   const [read, setRead] = useState<{ hint?: string; error?: string }>({})
   const quantity = unit ? TYPED[unit] : undefined
   const input = useRef<HTMLInputElement>(null)
+  // Another unit goes with the figure from the first moment: until it is read, "2 oz" is no number to anybody.
   const [other, setOther] = useState<string>()
-  const unread =
-    quantity !== undefined && value.trim() !== '' && (Number.isNaN(number(value)) || other !== undefined)
+  const suffix = other ? ` ${other}` : ''
+  const shown = suffix && value.endsWith(suffix) ? value.slice(0, -suffix.length) : value
+  const inUnit = (typed: string, unit: string | undefined) =>
+    unit && typed.trim() ? `${typed} ${unit}` : typed
+  const unread = quantity !== undefined && value.trim() !== '' && Number.isNaN(number(value))
   const readTyped = async () => {
     if (!unread) return false
     try {
       const answer = await ask(
         api.POST('/api/calculators/amount', {
-          body: { text: [value, other].join(' ').trim(), quantity, kitchen: kitchen() },
+          body: { text: value, quantity, kitchen: kitchen() },
         }),
       )
       // At once, so that a form sent off right after sends the figure.
@@ -158,7 +162,16 @@ export function NumberInput({
       {...(unit
         ? {
             unit: quantity ? (
-              <UnitOf label={label} units={OTHERS[quantity]} value={other} onChange={setOther} />
+              <UnitOf
+                label={label}
+                units={OTHERS[quantity]}
+                value={other}
+                onChange={(u) => {
+                  setRead({})
+                  setOther(u)
+                  onChange(inUnit(shown, u))
+                }}
+              />
             ) : (
               unit
             ),
@@ -166,12 +179,12 @@ export function NumberInput({
         : {})}
       {...(says ? { hint: says } : {})}
       inputMode="decimal"
-      value={value}
+      value={shown}
       error={read.error ?? error}
       onBlur={() => void readTyped()}
       onChange={(e) => {
         setRead({})
-        onChange(e.target.value)
+        onChange(inUnit(e.target.value, other))
       }}
     />
   )

@@ -13,6 +13,10 @@ export const number = (text: string) =>
 export const numberOf = (text: string) =>
   text.trim() === '' ? undefined : number(text.replace(/\s*%\s*$/, ''))
 
+/** Of a position: three digits behind the point are no thousands here, 2.513 is a longitude. NaN for what is no number. */
+export const degreesOf = (text: string) =>
+  text.trim() === '' ? undefined : DECIMAL.test(text) ? Number(text.replace(',', '.').replace('−', '-')) : NaN
+
 /** "0.7 to 0.85" or "0.7-0.85", or one figure for both ends; undefined when empty. */
 export const rangeOf = (text: string) => {
   if (text.trim() === '') return undefined

@@ -260,22 +260,30 @@ public class SeasonApiTest extends ServerTest {
     }
 
     @Test
-    @SuppressWarnings("unchecked")
     public void aRootOfAPlantTooYoungIsNotDug() {
         Client ilse = as("ilse");
-        JsonNode valerian = stand(ilse, "Valerian along the ditch");
-        String path = "/api/field/stands/" + valerian.path("id").asString();
+        UUID stand = id();
+        String path = "/api/field/stands/" + stand;
+        Map<String, Object> body = new HashMap<>(Chain.standBody(stand, "common-valerian", "CLEAN", null));
+        ilse.post("/api/field/stands", body).expect(200);
         Map<String, Object> harvest = new HashMap<>(harvest(id(), "ROOT", List.of()));
         assertThat(ilse.post(path + "/harvests/check", harvest).expect(200).codes())
-                .doesNotContain("TOO_YOUNG", "AGE_UNKNOWN");
-        Map<String, Object> body = new HashMap<>(Client.JSON.convertValue(valerian, Map.class));
+                .contains("AGE_UNKNOWN");
         body.put("growingSince", 2025);
-        ilse.change("PUT", path, body, valerian.path("version")).expect(200);
-        assertThat(ilse.post(path + "/harvests/check", harvest).expect(200).codes())
-                .contains("TOO_YOUNG");
+        ilse.change("PUT", path, body, 0).expect(200);
         assertThat(ilse.post(path + "/harvests", harvest).expect(422).codes()).contains("TOO_YOUNG");
-        body.put("growingSince", 2022);
-        ilse.change("PUT", path, body, ilse.get(path).body().path("version")).expect(200);
+        // To make them older is to take a safeguard back: a keeper's, with a reason.
+        body.put("growingSince", 2020);
+        Client tam = as("tam");
+        assertThat(tam.change("PUT", path, body, 1).expect(422).codes()).containsExactly("KEEPER_DECIDES");
+        body.remove("growingSince");
+        assertThat(tam.change("PUT", path, body, 1).expect(422).codes()).containsExactly("KEEPER_DECIDES");
+        assertThat(ilse.change("PUT", path, body, 1).expect(400).wrongFields()).containsExactly("reason");
+        body.put("growingSince", 2020);
+        body.put("reason", "the old bed, from the garden book");
+        ilse.change("PUT", path, body, 1).expect(200);
+        assertThat(ilse.post(path + "/harvests/check", harvest).expect(200).codes())
+                .doesNotContain("TOO_YOUNG", "AGE_UNKNOWN");
     }
 
     @Test

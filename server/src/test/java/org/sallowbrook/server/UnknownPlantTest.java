@@ -83,6 +83,14 @@ public class UnknownPlantTest extends ServerTest {
         // Looked at today, it is not asked for again in the morning; the answers may be gone on with.
         JsonNode look = leaf(ilse, stand, today().toString(), "leaf-division", "interruptedly-pinnate");
         assertThat(look.path("goesOn").asBoolean()).isTrue();
+        // By who made it only: else two people's looks would be one.
+        assertThat(as("tam")
+                        .get(path(stand))
+                        .body()
+                        .path("identification")
+                        .path("goesOn")
+                        .asBoolean())
+                .isFalse();
         assertThat(due(ilse, stand)).isFalse();
     }
 

@@ -110,6 +110,11 @@ public final class HarvestGate {
         return findings;
     }
 
+    /** Whether a change makes plants older than they were said to be, which may let their roots be dug. */
+    public static boolean olderThanSaid(@Nullable Integer since, @Nullable Integer now) {
+        return since != null && (now == null || now < since);
+    }
+
     /** Nobody knows what grows there. */
     public static Finding unknownPlant() {
         return Finding.stop(

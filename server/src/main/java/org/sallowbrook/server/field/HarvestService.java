@@ -291,7 +291,7 @@ public class HarvestService implements DueSource {
                             "field",
                             stand.id,
                             "Back to " + stand.name,
-                            Words.lower(h.part) + " that was not ready on " + Words.day(h.onDay),
+                            Words.lower(h.part) + ", not ready on " + Words.day(h.onDay),
                             on,
                             span.morning(on),
                             on.isBefore(span.today()),

@@ -17,6 +17,7 @@ import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.platform.Member;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -124,7 +125,8 @@ class LookReader {
                 i.identifiedBy,
                 i.secondObserver,
                 i.book,
-                LookAgain.goesOn(i.look(), people.today()));
+                // What somebody else saw is not gone on with: two people's looks would be one.
+                Member.current().accountId().equals(i.lookedBy) && LookAgain.goesOn(i.look(), people.today()));
     }
 
     @Nullable

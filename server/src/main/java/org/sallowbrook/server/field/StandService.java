@@ -2,11 +2,13 @@ package org.sallowbrook.server.field;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.Tag;
@@ -156,8 +158,13 @@ public class StandService implements UsesTaxon {
             throw new Problem.Conflict("Something was picked here under its present name. Doubt the stand instead.");
         }
         Site before = stand.site();
+        Integer since = stand.growingSince;
         fill(stand, request);
-        loosened(id, before.loosenedBy(stand.site()), request.reason());
+        List<String> loosened = new ArrayList<>(before.loosenedBy(stand.site()));
+        if (HarvestGate.olderThanSaid(since, stand.growingSince)) {
+            loosened.add("growingSince");
+        }
+        loosened(id, loosened, request.reason());
         if (before.ground() != Site.Ground.CONTAMINATED && stand.ground == Site.Ground.CONTAMINATED) {
             stands.saveAndFlush(stand);
             events.publishEvent(new GroundCondemned(id, stand.name));
