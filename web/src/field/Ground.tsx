@@ -5,10 +5,11 @@ import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
-import { OUTLINE, READY } from '../ui/dictionary'
+import { MARK, OUTLINE } from '../ui/dictionary'
 import { FileInput } from '../ui/FileInput'
 import { Only } from '../ui/may'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { degreesOf } from '../ui/read'
 import { figure } from '../ui/words'
 import { boundsOf, onPaper, tall, type Bounds, type Point } from './paper'
 import { useNarrow } from '../ui/useNarrow'
@@ -18,7 +19,7 @@ import { useSeason } from './Season'
 type Shape = Schemas['ShapeView']
 type Kind = Shape['kind']
 type Stand = Schemas['StandView']
-type State = Schemas['ReadyView']['state']
+type Standing = Schemas['MarkView']['mark']
 
 export const useGround = () =>
   useQuery({ queryKey: ['ground'], queryFn: () => ask(api.GET('/api/field/ground')) })
@@ -40,10 +41,10 @@ const PEN: Record<Kind, { fill: string; stroke: string; width: number; dash?: st
 const ORDER: Kind[] = ['SHORE', 'MEADOW', 'WOOD', 'WATER', 'ROAD', 'PATH', 'HOUSE']
 
 const SIZE: Record<Stand['plenty'], number> = { PLENTIFUL: 13, FAIR: 10, SCARCE: 7, DECLINING: 7 }
-const RANK: State[] = ['READY', 'LIKELY', 'SOON', 'LATER', 'OVER']
+const LEGEND = Object.keys(MARK) as Standing[]
 
 /** A mark by readiness: a full drop, a drop half full, a bud, a ring, a cross. A plant nobody knows is a question. */
-function Mark({ state, size }: { state: State | 'UNKNOWN' | 'KEEP_OFF'; size: number }) {
+function Mark({ state, size }: { state: Standing; size: number }) {
   const s = size
   switch (state) {
     case 'READY':
@@ -84,6 +85,8 @@ function Mark({ state, size }: { state: State | 'UNKNOWN' | 'KEEP_OFF'; size: nu
           strokeWidth="2.5"
         />
       )
+    case 'WATCHED':
+      return <ellipse rx={s} ry={s * 0.55} fill="var(--sheet)" stroke="var(--soft)" strokeWidth="2" />
     case 'KEEP_OFF':
       return (
         <>
@@ -107,20 +110,6 @@ function Mark({ state, size }: { state: State | 'UNKNOWN' | 'KEEP_OFF'; size: nu
         </text>
       )
   }
-}
-
-const WORD: Record<State | 'UNKNOWN' | 'KEEP_OFF', string> = {
-  ...READY,
-  UNKNOWN: 'not known yet',
-  KEEP_OFF: 'keep off',
-}
-
-/** What a stand is on a morning: its readiest part, or why it is none. */
-function standing(stand: Stand, season: Schemas['SeasonView'] | undefined): State | 'UNKNOWN' | 'KEEP_OFF' {
-  if (stand.ground === 'CONTAMINATED' || stand.doubted) return 'KEEP_OFF'
-  if (!stand.taxonId) return 'UNKNOWN'
-  const states = (season?.parts ?? []).filter((p) => p.standId === stand.id).map((p) => p.state)
-  return RANK.find((s) => states.includes(s)) ?? (season ? 'KEEP_OFF' : 'LATER')
 }
 
 /** Units across; on a phone fewer, so that marks and names are as large as on a desk. */
@@ -261,12 +250,12 @@ export function GroundMap({
       {stands.map((s) => {
         if (s.latitude == null || s.longitude == null) return null
         const [x, y] = paper.to([s.longitude, s.latitude])
-        const state = standing(s, season)
+        const state = season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'
         return (
           <Link
             key={s.id}
             to={`/field/stands/${s.id}`}
-            aria-label={`${s.name}: ${WORD[state]}, ${s.commonName}`}
+            aria-label={`${s.name}: ${MARK[state]}, ${s.commonName}`}
             onMouseEnter={() => onChoose(s.id)}
             onMouseLeave={() => onChoose(undefined)}
             onFocus={() => onChoose(s.id)}
@@ -287,7 +276,7 @@ export function GroundMap({
                   fill="var(--ink)"
                   style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5 }}
                 >
-                  {s.name}: {WORD[state]}
+                  {s.name}: {MARK[state]}
                 </text>
               )}
             </g>
@@ -318,15 +307,14 @@ function middle(s: Shape): Point {
 
 /** What the marks mean, beside the map. */
 function Legend() {
-  const shown: (State | 'UNKNOWN' | 'KEEP_OFF')[] = [...RANK, 'UNKNOWN', 'KEEP_OFF']
   return (
     <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm">
-      {shown.map((s) => (
+      {LEGEND.map((s) => (
         <li key={s} className="flex items-center gap-1">
           <svg viewBox="-14 -14 28 28" className="size-5" aria-hidden>
             <Mark state={s} size={10} />
           </svg>
-          {WORD[s]}
+          {MARK[s]}
         </li>
       ))}
       <li className="text-soft">the larger, the more there is</li>
@@ -402,14 +390,17 @@ export function GroundPage() {
   const [id, setId] = useState(() => v7())
   const shapes = ground.data ?? []
   const all = stands.data ?? []
-  const [first, setFirst] = useState({ latitude: '55', longitude: '2.5' })
-  const around: Bounds = {
-    west: Number(first.longitude) - 0.02,
-    east: Number(first.longitude) + 0.02,
-    south: Number(first.latitude) - 0.01,
-    north: Number(first.latitude) + 0.01,
-  }
+  const [first, setFirst] = useState({ latitude: '', longitude: '' })
+  const [latitude, longitude] = [degreesOf(first.latitude), degreesOf(first.longitude)]
+  const around: Bounds | undefined =
+    latitude !== undefined &&
+    longitude !== undefined &&
+    Math.abs(latitude) <= 66 &&
+    Math.abs(longitude) <= 180
+      ? { west: longitude - 0.02, east: longitude + 0.02, south: latitude - 0.01, north: latitude + 0.01 }
+      : undefined
   const found = boundsOf(shapes, all)
+  const bounds = found ?? around
   const save = useMutation({
     mutationFn: () =>
       ask(api.POST('/api/field/ground', { body: { id, kind, name, points: points as number[][] } })),
@@ -445,16 +436,20 @@ export function GroundPage() {
         <Loaded query={ground}>
           {() => (
             <div>
-              <GroundMap
-                shapes={shapes}
-                stands={all}
-                season={season.data}
-                bounds={found ?? around}
-                chosen={undefined}
-                onChoose={() => undefined}
-                drawing={{ kind, points }}
-                onPoint={(p) => setPoints([...points, p])}
-              />
+              {bounds ? (
+                <GroundMap
+                  shapes={shapes}
+                  stands={all}
+                  season={season.data}
+                  bounds={bounds}
+                  chosen={undefined}
+                  onChoose={() => undefined}
+                  drawing={{ kind, points }}
+                  onPoint={(p) => setPoints([...points, p])}
+                />
+              ) : (
+                <p>Say about where you are, and a sheet is laid out to draw on.</p>
+              )}
               {!found && (
                 <div className="mt-2 grid max-w-md grid-cols-2 gap-3">
                   <Input

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { useCharacters } from '../herbarium/queries'
+import { useCharacters, useTaxa } from '../herbarium/queries'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
@@ -98,6 +98,8 @@ function Again({ look }: { look: Schemas['IdentificationView'] }) {
 
 function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['IdentificationView'] }) {
   const photos = usePhotos(stand.id)
+  const taxa = useTaxa()
+  const nameOf = (id: string) => taxa.data?.find((t) => t.id === id)?.commonName ?? 'a plant without a card'
   const taken = (photos.data ?? []).filter((p) => p.identificationId === look.id)
   return (
     <>
@@ -105,7 +107,7 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
         {date(look.on)}, {STAGE[look.stage]}, by {look.identifiedBy}
         {look.secondObserver ? ` and ${look.secondObserver}` : ''}: <strong>{VERDICT[look.status]}</strong>
         {look.genus ? `, the genus ${look.genus}` : ''}
-        {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${look.taxonId}` : ''}
+        {look.taxonId && look.taxonId !== stand.taxonId ? `; most like ${nameOf(look.taxonId)}` : ''}
       </p>
       <StrikeOut
         what={`the look of ${date(look.on)}`}

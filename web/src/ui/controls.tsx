@@ -120,12 +120,12 @@ export function NumberInput({
   const inUnit = (typed: string, unit: string | undefined) =>
     unit && typed.trim() ? `${typed} ${unit}` : typed
   const unread = quantity !== undefined && value.trim() !== '' && Number.isNaN(number(value))
-  const readTyped = async () => {
-    if (!unread) return false
+  const readTyped = async (text = value) => {
+    if (quantity === undefined || text.trim() === '' || !Number.isNaN(number(text))) return false
     try {
       const answer = await ask(
         api.POST('/api/calculators/amount', {
-          body: { text: value, quantity, kitchen: kitchen() },
+          body: { text, quantity, kitchen: kitchen() },
         }),
       )
       // At once, so that a form sent off right after sends the figure.
@@ -170,6 +170,7 @@ export function NumberInput({
                   setRead({})
                   setOther(u)
                   onChange(inUnit(shown, u))
+                  if (u) void readTyped(inUnit(shown, u))
                 }}
               />
             ) : (

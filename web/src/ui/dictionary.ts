@@ -227,6 +227,13 @@ export const READY: Record<Schemas['ReadyView']['state'], string> = {
   OVER: 'over',
 }
 
+export const MARK: Record<Schemas['MarkView']['mark'], string> = {
+  ...READY,
+  WATCHED: 'only to look at',
+  UNKNOWN: 'not known yet',
+  KEEP_OFF: 'keep off',
+}
+
 export const OUTLINE: Record<Schemas['ShapeView']['kind'], string> = {
   SHORE: 'shore',
   WATER: 'water',

@@ -160,6 +160,25 @@ public class AsPeopleUseItTest extends InBrowser {
         assertThat(main()).containsText("23.4 g");
     }
 
+    /** Where a keyboard has numbers only; chosen before the figure or after it, never taken for grams. */
+    @Test
+    public void aUnitChosenBesideTheFigureGoesWithIt() {
+        go("/shelf");
+        button("I already have herb").click();
+        Locator unit = page.getByLabel("How much, unit");
+        unit.selectOption("oz");
+        field("How much").fill("2");
+        field("Supplier").click();
+        assertThat(field("How much")).hasValue("56.699");
+        assertThat(unit).hasValue("g");
+        assertThat(main()).containsText("2 oz = 56.7 g");
+        field("How much").fill("0.5");
+        unit.selectOption("kg");
+        assertThat(field("How much")).hasValue("500");
+        assertThat(unit).hasValue("g");
+        field("How much").fill("");
+    }
+
     @Test
     public void theHeadingHasTheFocusAfterAMove() {
         go("/shelf");

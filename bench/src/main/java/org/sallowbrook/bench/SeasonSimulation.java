@@ -16,6 +16,7 @@ import org.sallowbrook.core.field.season.Onset;
 import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.field.season.Progress;
 import org.sallowbrook.core.field.season.Readiness;
+import org.sallowbrook.core.field.season.StagesSeen;
 
 /**
  * Whether nine in ten first sightings lie in the band that was foretold: docs/measurements.md, section season.
@@ -167,7 +168,8 @@ public final class SeasonSimulation {
             Progress p = known.computeIfAbsent(
                     s[1],
                     y -> calendar ? Progress.byCalendar(y) : Progress.byWarmth(y, weather, LocalDate.of(y, 12, 31), 0));
-            all.add(Readiness.seen(String.valueOf(s[0]), p, PLACE, months, LocalDate.ofYearDay(s[1], s[2]), 1));
+            all.add(Readiness.seen(
+                    String.valueOf(s[0]), p, PLACE, months, new StagesSeen.Begun(LocalDate.ofYearDay(s[1], s[2]), 1)));
         }
         return all;
     }

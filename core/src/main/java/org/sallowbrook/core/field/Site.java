@@ -60,7 +60,13 @@ public record Site(
         return loosened;
     }
 
-    private boolean few() {
+    /** Whether nothing is picked there whoever looks: tainted, not allowed, protected. */
+    public boolean keepsOff() {
+        return ground == Ground.CONTAMINATED || permission == Permission.REFUSED || protectedSpecies;
+    }
+
+    /** Scarce or declining: left to recover. */
+    public boolean few() {
         return plenty == Plenty.SCARCE || plenty == Plenty.DECLINING;
     }
 }

@@ -10,12 +10,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.season.DayWeather;
 import org.sallowbrook.core.field.season.Onset;
 import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.field.season.Progress;
 import org.sallowbrook.core.field.season.Readiness;
+import org.sallowbrook.core.field.season.StagesSeen;
+import org.sallowbrook.core.field.season.StandMark;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
@@ -57,17 +58,17 @@ public class SeasonService {
             String tools,
             List<String> because) {}
 
+    public record MarkView(UUID standId, StandMark mark) {}
+
     /** @param hits of the first sightings so far, how many a forecast of New Year's Day would have held in its 90 % band */
     public record SeasonView(
             LocalDate today,
             Boolean byWarmth,
             Boolean placeKnown,
             List<ReadyView> parts,
+            List<MarkView> marks,
             Integer hits,
             Integer scored) {}
-
-    /** A first look and one before it that are farther apart say too little of the day between. */
-    private static final int FARTHEST_DAYS = 30;
 
     private static final int SHOWN = 60;
 
@@ -147,25 +148,25 @@ public class SeasonService {
         LocalDate today = people.today();
         Year year = new Year(today);
         List<ReadyView> parts = new ArrayList<>();
+        List<MarkView> marks = new ArrayList<>();
         for (Stand stand : stands.findAllByPutAwayOnIsNullOrderByName()) {
-            if (stand.taxonId == null || stand.doubted || stand.ground == Site.Ground.CONTAMINATED) {
-                continue;
-            }
-            Taxon taxon = herbarium.taxon(stand.taxonId);
-            if (taxon.draft() || taxon.danger().dangerous()) {
-                continue;
-            }
-            for (Taxon.UsedPart part : taxon.parts()) {
-                if (!part.months().isEmpty()) {
-                    parts.add(year.ready(stand, taxon, part));
-                }
+            Taxon taxon = stand.taxonId == null ? null : herbarium.taxon(stand.taxonId);
+            List<ReadyView> own = taxon == null ? List.of() : year.ready(stand, taxon);
+            StandMark mark = StandMark.of(
+                    taxon,
+                    stand.site(),
+                    stand.doubted,
+                    own.stream().map(ReadyView::state).toList());
+            marks.add(new MarkView(stand.id, mark));
+            if (mark.gathered()) {
+                parts.addAll(own);
             }
         }
         parts.sort(Comparator.comparing(ReadyView::state)
                 .thenComparing(v -> v.from() == null ? LocalDate.MAX : v.from())
                 .thenComparing(ReadyView::standName));
         int[] score = year.score();
-        return new SeasonView(today, year.now().warmth(), people.place() != null, parts, score[0], score[1]);
+        return new SeasonView(today, year.now().warmth(), people.place() != null, parts, marks, score[0], score[1]);
     }
 
     /** The readiness of one part at one stand, for the harvest gate; null where the card gives no months. */
@@ -196,8 +197,7 @@ public class SeasonService {
         private final Place home;
         private final Map<String, Progress> known = new HashMap<>();
         private final Map<UUID, Stand> named = new HashMap<>();
-        private final Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> seen;
-        private final Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> looked;
+        private final Map<UUID, StagesSeen> seen = new HashMap<>();
 
         Year(LocalDate today) {
             this.today = today;
@@ -205,8 +205,11 @@ public class SeasonService {
             Place place = people.place();
             this.home = place == null ? Place.OF_THE_CARDS : place;
             stands.findAll().forEach(s -> named.put(s.id, s));
-            this.seen = byStand(sightings.firsts());
-            this.looked = byStand(sightings.firstLooks());
+            var noted = byStand(sightings.firsts());
+            var met = byStand(sightings.firstLooks());
+            named.keySet()
+                    .forEach(id -> seen.put(
+                            id, new StagesSeen(noted.getOrDefault(id, Map.of()), met.getOrDefault(id, Map.of()))));
         }
 
         private static Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> byStand(List<Sightings.First> firsts) {
@@ -240,7 +243,14 @@ public class SeasonService {
             return Math.round((place.elevationM() - home.elevationM()) / 10) * 10;
         }
 
-        ReadyView ready(Stand stand, Taxon taxon, Taxon.UsedPart part) {
+        List<ReadyView> ready(Stand stand, Taxon taxon) {
+            return taxon.parts().stream()
+                    .filter(p -> !p.months().isEmpty())
+                    .map(p -> ready(stand, taxon, p))
+                    .toList();
+        }
+
+        private ReadyView ready(Stand stand, Taxon taxon, Taxon.UsedPart part) {
             Readiness r = readiness(stand, taxon, part);
             return new ReadyView(
                     stand.id,
@@ -269,39 +279,14 @@ public class SeasonService {
                     placeOf(stand),
                     progress(today.getYear(), placeOf(stand)),
                     stage == null ? List.of() : learnt(taxon, stage, y -> y < today.getYear()),
-                    stage == null ? null : firstSeen(stand.id, stage, today.getYear()),
-                    stage == null ? null : lastNotYet(stand.id, stage),
+                    stage == null ? null : of(stand).first(stage, today.getYear()),
+                    stage == null ? null : of(stand).notYet(stage, today.getYear()),
                     today));
         }
 
         /** The stage at which the part begins to be gathered. */
         private static @Nullable LifeStage first(Taxon.UsedPart part) {
             return part.stages().stream().min(Comparator.naturalOrder()).orElse(null);
-        }
-
-        private @Nullable LocalDate firstSeen(UUID stand, LifeStage stage, int year) {
-            LocalDate a = at(seen, stand, stage, year);
-            LocalDate b = at(looked, stand, stage, year);
-            return a == null ? b : b == null || a.isBefore(b) ? a : b;
-        }
-
-        /** The last of this year's first looks at an earlier stage: it had not begun then. */
-        private @Nullable LocalDate lastNotYet(UUID stand, LifeStage stage) {
-            LocalDate last = null;
-            for (LifeStage before : LifeStage.values()) {
-                LocalDate at = before.compareTo(stage) < 0 ? at(looked, stand, before, today.getYear()) : null;
-                if (at != null && (last == null || at.isAfter(last))) {
-                    last = at;
-                }
-            }
-            return last;
-        }
-
-        private static @Nullable LocalDate at(
-                Map<UUID, Map<LifeStage, Map<Integer, LocalDate>>> of, UUID stand, LifeStage stage, int year) {
-            return of.getOrDefault(stand, Map.of())
-                    .getOrDefault(stage, Map.of())
-                    .get(year);
         }
 
         /** What was learnt of a stage in the years that count, at every stand of the kind. */
@@ -313,7 +298,8 @@ public class SeasonService {
             }
             for (Stand stand : named.values()) {
                 if (taxon.id().equals(stand.taxonId)) {
-                    for (Map.Entry<Integer, Begun> b : begun(stand.id, stage).entrySet()) {
+                    for (Map.Entry<Integer, StagesSeen.Begun> b :
+                            of(stand).begun(stage).entrySet()) {
                         if (counts.test(b.getKey())) {
                             all.add(seen(stand, months, b.getKey(), b.getValue()));
                         }
@@ -323,51 +309,31 @@ public class SeasonService {
             return all;
         }
 
-        private record Begun(LocalDate on, double sdDays) {}
-
-        private Onset.Seen seen(Stand stand, Set<Integer> months, int year, Begun b) {
-            Progress p = progress(year, placeOf(stand));
-            // A year without weather is told in the units of this one.
-            Progress units = p.warmth() == now().warmth() ? p : progress(today.getYear(), placeOf(stand));
-            LocalDate on = units == p ? b.on() : b.on().withYear(today.getYear());
-            return Readiness.seen(
-                    stand.id.toString(), units, placeOf(stand), months, on, b.sdDays() + (units == p ? 0 : 6));
+        private StagesSeen of(Stand stand) {
+            return seen.getOrDefault(stand.id, StagesSeen.NONE);
         }
 
-        /** By year: the day somebody saw it begin, or the middle between a look that saw it and one shortly before. */
-        private Map<Integer, Begun> begun(UUID stand, LifeStage stage) {
-            Map<Integer, Begun> all = new HashMap<>();
-            looked.getOrDefault(stand, Map.of()).getOrDefault(stage, Map.of()).forEach((year, on) -> {
-                LocalDate before = null;
-                for (LifeStage earlier : LifeStage.values()) {
-                    LocalDate at = earlier.compareTo(stage) < 0 ? at(looked, stand, earlier, year) : null;
-                    if (at != null && at.isBefore(on) && (before == null || at.isAfter(before))) {
-                        before = at;
-                    }
-                }
-                if (before != null && !before.plusDays(FARTHEST_DAYS).isBefore(on)) {
-                    long apart = on.toEpochDay() - before.toEpochDay();
-                    all.put(year, new Begun(before.plusDays(apart / 2), apart / Math.sqrt(12)));
-                }
-            });
-            seen.getOrDefault(stand, Map.of())
-                    .getOrDefault(stage, Map.of())
-                    .forEach((year, on) -> all.put(year, new Begun(on, 1)));
-            return all;
+        private Onset.Seen seen(Stand stand, Set<Integer> months, int year, StagesSeen.Begun begun) {
+            Place place = placeOf(stand);
+            Progress of = progress(year, place);
+            return of.warmth() == now().warmth()
+                    ? Readiness.seen(stand.id.toString(), of, place, months, begun)
+                    : Readiness.seenInAnotherYear(
+                            stand.id.toString(), progress(today.getYear(), place), place, months, begun);
         }
 
         /** Hits and sightings: what was foretold on New Year's Day from the years before, against what was seen. */
         int[] score() {
             int hits = 0;
             int scored = 0;
-            for (Map.Entry<UUID, Map<LifeStage, Map<Integer, LocalDate>>> s : seen.entrySet()) {
+            for (Map.Entry<UUID, StagesSeen> s : seen.entrySet()) {
                 Stand stand = named.get(s.getKey());
                 if (stand == null || stand.taxonId == null) {
                     continue;
                 }
                 Taxon taxon = herbarium.taxon(stand.taxonId);
                 for (Map.Entry<LifeStage, Map<Integer, LocalDate>> stage :
-                        s.getValue().entrySet()) {
+                        s.getValue().noted().entrySet()) {
                     Set<Integer> months = taxon.months().getOrDefault(stage.getKey(), Set.of());
                     for (Map.Entry<Integer, LocalDate> e : months.isEmpty()
                             ? Set.<Map.Entry<Integer, LocalDate>>of()

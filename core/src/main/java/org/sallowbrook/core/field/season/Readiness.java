@@ -103,16 +103,28 @@ public record Readiness(
         return progress.mean(dayOf(progress.year(), seen)) - progress.mean(dayOf(progress.year(), begins));
     }
 
-    /**
-     * A first sighting, as {@link Onset} learns from it.
-     *
-     * @param sdDays how far off the day may be
-     */
+    /** What a year's beginning teaches, in the units of its own progress, as {@link Onset} learns from it. */
     public static Onset.Seen seen(
-            String stand, Progress progress, Place place, Set<Integer> stageMonths, LocalDate on, double sdDays) {
-        Checks.begin().range("sdDays", sdDays, 0, 366).done();
+            String stand, Progress progress, Place place, Set<Integer> stageMonths, StagesSeen.Begun begun) {
         return new Onset.Seen(
-                stand, late(progress, place, stageMonths, on), sdDays * progress.perDay(dayOf(progress.year(), on)));
+                stand,
+                late(progress, place, stageMonths, begun.on()),
+                begun.sdDays() * progress.perDay(dayOf(progress.year(), begun.on())));
+    }
+
+    /**
+     * The same of a year whose weather is not known, told in the units of this year, as if it had begun on the same day of it:
+     * as much less certain as years differ.
+     */
+    public static Onset.Seen seenInAnotherYear(
+            String stand, Progress thisYear, Place place, Set<Integer> stageMonths, StagesSeen.Begun begun) {
+        return seen(
+                stand,
+                thisYear,
+                place,
+                stageMonths,
+                new StagesSeen.Begun(
+                        begun.on().withYear(thisYear.year()), Math.hypot(begun.sdDays(), Onset.YEAR_DAYS)));
     }
 
     /**
