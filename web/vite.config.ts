@@ -1,9 +1,42 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    // Pages, type and drawings on the device; what the server says is never answered from there.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifestFilename: 'manifest.json',
+      manifest: {
+        name: 'Sallowbrook',
+        short_name: 'Sallowbrook',
+        description: 'From the hedge to the spoon',
+        start_url: '/field',
+        display: 'standalone',
+        background_color: '#e9eef0',
+        theme_color: '#24566b',
+        icons: [{ src: 'brook.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//, /\.[a-z]+$/],
+      },
+    }),
+  ],
+  define: {
+    __CONTRACT__: JSON.stringify(
+      createHash('sha256').update(readFileSync('src/api/openapi.json')).digest('hex').slice(0, 12),
+    ),
+  },
   build: { sourcemap: false, assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8480' } },
 })

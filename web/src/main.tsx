@@ -2,8 +2,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
+import { install } from './app/install'
 import { router } from './app/routes'
 import { startTheme } from './app/theme'
+import { unpack } from './field/pack'
 import './styles.css'
 
 const queries = new QueryClient({
@@ -15,8 +17,10 @@ const queries = new QueryClient({
 })
 
 startTheme()
+install()
 const root = document.getElementById('root')
 if (root) {
+  await unpack(queries)
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

@@ -3,6 +3,8 @@ import { useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
+import { mine, nameOf } from '../api/outbox'
+import { unpackAll } from '../field/pack'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
 import { ROLE } from '../ui/dictionary'
@@ -10,6 +12,7 @@ import { forgetAll } from '../ui/kept'
 import { Loaded } from '../ui/page'
 import { Brook, LANDINGS } from './Brook'
 import { LineNotice } from './LineNotice'
+import { NotebookNotice } from './NotebookNotice'
 import { TimerNotice } from './TimerNotice'
 import { DemoClock } from './DemoClock'
 import { switchTheme } from './theme'
@@ -102,10 +105,17 @@ function SignedIn({
     return toTheHeading()
   }, [pathname])
 
+  const [leaving, setLeaving] = useState(0)
+  const askToSignOut = async () => {
+    const unsent = await mine().catch(() => [])
+    if (unsent.length > 0) setLeaving(unsent.length)
+    else await signOut()
+  }
   const signOut = async () => {
     await ask(api.DELETE('/api/session'))
     queries.clear()
     forgetAll()
+    await unpackAll()
     location.assign('/sign-in')
   }
 
@@ -137,7 +147,7 @@ function SignedIn({
             <button type="button" className="min-h-6 underline" onClick={() => setHelp(true)}>
               Keys
             </button>
-            <button type="button" className="min-h-6 underline" onClick={() => void signOut()}>
+            <button type="button" className="min-h-6 underline" onClick={() => void askToSignOut()}>
               Sign out
             </button>
           </p>
@@ -145,9 +155,11 @@ function SignedIn({
         <Brook />
       </header>
       <LineNotice />
+      <NotebookNotice who={nameOf({ household, name })} />
       <TimerNotice />
       <Outlet />
       <Tray />
+      <Unsent count={leaving} onStay={() => setLeaving(0)} onLeave={() => void signOut()} />
       <SignInAgain ended={ended} demo={demo} />
       <Dialog open={help} onClose={setHelp} className="relative z-50">
         <div className="fixed inset-0 bg-black/50" aria-hidden />
@@ -208,17 +220,41 @@ function toTheHeading() {
   return () => clearInterval(timer)
 }
 
+/** What was written down without a line would be gone with the household's other things on the device. */
+function Unsent({ count, onStay, onLeave }: { count: number; onStay: () => void; onLeave: () => void }) {
+  return (
+    <Dialog open={count > 0} onClose={onStay} className="relative z-50">
+      <div className="fixed inset-0 bg-black/50" aria-hidden />
+      <div className="fixed inset-0 flex items-center justify-center p-4">
+        <DialogPanel className="bg-sheet border-madder w-full max-w-md border-2 p-5">
+          <DialogTitle className="mb-1 text-xl font-semibold">Not all of it is sent</DialogTitle>
+          <p className="mb-3">
+            {count === 1 ? 'One thing' : `${count} things`} written down on this device did not reach
+            Sallowbrook yet. Signing out takes everything of the household off the device, this too.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <Button kind="main" onClick={onStay}>
+              Stay signed in
+            </Button>
+            <Button onClick={onLeave}>Sign out and lose it</Button>
+          </div>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  )
+}
+
 /** The session ended while the page was open: signed in again over it, nothing typed is lost. */
 function SignInAgain({ ended, demo }: { ended: boolean; demo: boolean }) {
   const queries = useQueryClient()
-  const [told, setTold] = useState(false)
   useEffect(() => {
-    const onOut = () => setTold(true)
+    // Asked again, not believed: the refusal may be of a call from before somebody signed in again.
+    const onOut = () => void queries.invalidateQueries({ queryKey: ['session'] })
     addEventListener(SIGNED_OUT, onOut)
     return () => removeEventListener(SIGNED_OUT, onOut)
-  }, [])
+  }, [queries])
   return (
-    <Dialog open={ended || told} onClose={() => undefined} className="relative z-50">
+    <Dialog open={ended} onClose={() => undefined} className="relative z-50">
       <div className="fixed inset-0 bg-black/50" aria-hidden />
       <div className="fixed inset-0 flex items-center justify-center overflow-auto p-4">
         <DialogPanel className="bg-sheet border-water w-full max-w-md border-2 p-5">
@@ -228,13 +264,7 @@ function SignInAgain({ ended, demo }: { ended: boolean; demo: boolean }) {
             button once more.
           </p>
           <Suspense fallback={null}>
-            <SignInForm
-              demo={demo}
-              onDone={() => {
-                setTold(false)
-                void queries.invalidateQueries()
-              }}
-            />
+            <SignInForm demo={demo} onDone={() => void queries.invalidateQueries()} />
           </Suspense>
         </DialogPanel>
       </div>

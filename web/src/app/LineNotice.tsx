@@ -23,7 +23,7 @@ export function LineNotice() {
     const timer = setInterval(() => {
       fetch('/api/session')
         .then(() => {
-          setThere(true)
+          dispatchEvent(new CustomEvent(LINE, { detail: true }))
           void queries.invalidateQueries()
         })
         .catch(() => undefined)
@@ -33,9 +33,9 @@ export function LineNotice() {
   if (there) return null
   return (
     <p role="alert" className="bg-amber-pale border-amber mx-auto mt-2 max-w-7xl border-l-4 px-4 py-2">
-      <strong>No line to Sallowbrook.</strong> What you see is as it was a moment ago; figures and findings
-      may be old, and nothing is saved until the line is back. Pages you have open stay open, with what you
-      typed.
+      <strong>No line to Sallowbrook.</strong> What you see is as it was; figures and findings may be old.
+      Looks, harvests, weights, stages, stakes and pictures are kept on this device and sent when the line is
+      back; anything else is not saved until then.
     </p>
   )
 }

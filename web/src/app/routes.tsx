@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
       },
       { path: 'field', lazy: async () => ({ Component: (await import('../field/Field')).Field }) },
       {
+        path: 'field/notebook',
+        lazy: async () => ({ Component: (await import('../field/Notebook')).Notebook }),
+      },
+      {
         path: 'field/ground',
         lazy: async () => ({ Component: (await import('../field/Ground')).GroundPage }),
       },

@@ -23,6 +23,7 @@ const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
   LOOK_AGAIN: 'To look at again',
   RETURN: 'To go back to',
+  WEIGH_HARVEST: 'To weigh: came home',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
   SHAKE: 'To shake',
@@ -38,6 +39,7 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
   LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
   RETURN: (t) => `/field/stands/${t.subjectId}`,
+  WEIGH_HARVEST: () => '/drying',
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
   SHAKE: (t) => `/making/batches/${t.subjectId}`,
@@ -301,6 +303,7 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
     return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
   if (task.kind === 'RETURN')
     return <ButtonLink to={`/field/stands/${task.subjectId}/harvest`}>Harvest</ButtonLink>
+  if (task.kind === 'WEIGH_HARVEST') return <ButtonLink to="/drying">Weigh it</ButtonLink>
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>

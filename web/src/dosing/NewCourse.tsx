@@ -3,7 +3,6 @@ import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
-import { v7 } from 'uuid'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useKeepsTo, usePeople } from '../household/queries'
@@ -19,6 +18,8 @@ import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { pageOnly } from '../ui/may'
+import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
+import { Unsaved } from '../ui/Unsaved'
 
 type Request = Schemas['CourseRequest']
 type Relation = NonNullable<Request['timing']>['relation']
@@ -42,27 +43,28 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [search] = useSearchParams()
   const products = lots.filter((l) => l.stage === 'FILLED' && l.remaining > 0)
   const underWay = lots.filter((l) => l.stage === 'BATCH' && l.remaining > 0)
-  const [id] = useState(() => v7())
-  const [person, setPerson] = useState(search.get('person') ?? people[0]?.id ?? '')
-  const [lot, setLot] = useState(search.get('lot') ?? products[0]?.id ?? '')
+  const here = useHere()
+  const id = useKeptId(here)
+  const [person, setPerson] = useTyped('person', search.get('person') ?? people[0]?.id ?? '')
+  const [lot, setLot] = useTyped('lot', search.get('lot') ?? products[0]?.id ?? '')
   const product = products.find((l) => l.id === lot)
   const taxon = useTaxon(product?.herbs[0]?.taxonId ?? '')
-  const [use, setUse] = useState('')
-  const [way, setWay] = useState<Request['way'] | ''>('')
-  const [skin, setSkin] = useState<NonNullable<Request['skin']> | ''>('')
-  const [ownMl, setMl] = useState<number>()
+  const [use, setUse] = useTyped('use', '')
+  const [way, setWay] = useTyped<Request['way'] | ''>('way', '')
+  const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
+  const [ownMl, setMl] = useTyped<number>('ml')
   const [proposed, setProposed] = useState<{ ml: number | null; days: number }>({ ml: null, days: 1 })
-  const [times, setTimes] = useState(3)
-  const [ownDays, setDays] = useState<number>()
-  const [onDays, setOnDays] = useState(5)
-  const [offDays, setOffDays] = useState(2)
+  const [times, setTimes] = useTyped('times', 3)
+  const [ownDays, setDays] = useTyped<number>('days')
+  const [onDays, setOnDays] = useTyped('onDays', 5)
+  const [offDays, setOffDays] = useTyped('offDays', 2)
   const keepsTo = useKeepsTo()
-  const [ownPauses, setPauses] = useState<boolean>()
+  const [ownPauses, setPauses] = useTyped<boolean>('pauses')
   const pauses = ownPauses ?? keepsTo('PULSED')
-  const [rampDays, setRampDays] = useState(0)
-  const [minutes, setMinutes] = useState('')
-  const [relation, setRelation] = useState<Relation>('AFTER_MEAL')
-  const [start, setStart] = useState(today)
+  const [rampDays, setRampDays] = useTyped('rampDays', 0)
+  const [minutes, setMinutes] = useTyped('minutes', '')
+  const [relation, setRelation] = useTyped<Relation>('relation', 'AFTER_MEAL')
+  const [start, setStart] = useTyped('start', today)
   const reasons = useAcknowledged()
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
@@ -109,6 +111,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
       return ask(api.POST('/api/dosing/courses', { body }))
     },
     onSuccess: async (c) => {
+      forget(here)
       await queries.invalidateQueries()
       await navigate(`/dosing/courses/${c.id}`)
     },
@@ -119,6 +122,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const doses = taxon.data?.parts.flatMap((p) => p.doses) ?? []
   return (
     <Page title="Plan a course">
+      <Unsaved form={here} />
       <div className="grid grid-cols-1 gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_21rem]">
         <Section title="Who takes what">
           <div className="space-y-2">

@@ -4,16 +4,22 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, errorAt, ProblemError, refusedBy, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { nowIso } from '../ui/clock'
+import { Findings } from '../ui/Findings'
 import { Empty, Loaded, Page, ProblemNotice, RangeBar, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { PART } from '../ui/dictionary'
 import { date, figure, hours, range } from '../ui/words'
 import { useRacks, useRuns, useWaiting, useWays } from './queries'
-import { useMay } from '../ui/may'
+import { only, useMay } from '../ui/may'
+import { KeptHere } from '../ui/KeptHere'
+import { StrikeOut } from '../ui/StrikeOut'
+import { useCarry } from '../ui/useCarry'
+import { weight } from '../field/commands'
+import { useUnweighed } from '../field/queries'
 
 type RunView = Schemas['RunView']
 type HarvestView = Schemas['HarvestView']
@@ -28,6 +34,7 @@ const METHODS: { value: Method; label: string; hint: string }[] = [
 export function Rack() {
   const runs = useRuns()
   const waiting = useWaiting()
+  const unweighed = useUnweighed()
   return (
     <Page title="Rack">
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
@@ -47,10 +54,15 @@ export function Rack() {
           </Loaded>
         </Section>
         <Section title="Picked, waiting for the rack">
+          <ul>
+            {(unweighed.data ?? []).map((h) => (
+              <UnweighedRow key={h.id} harvest={h} />
+            ))}
+          </ul>
           <Loaded query={waiting}>
             {(all) =>
               all.length === 0 ? (
-                <Empty>Every harvest is on a rack or in its jar.</Empty>
+                <Empty>Every harvest that was weighed is on a rack or in its jar.</Empty>
               ) : (
                 <ul>
                   {all.map((h) => (
@@ -109,6 +121,59 @@ function RunRow({ run }: { run: RunView }) {
   )
 }
 
+/** Came home in a bag: weighed here, it goes on to the rack. */
+const UnweighedRow = only('record', function UnweighedRow({ harvest }: { harvest: HarvestView }) {
+  const [mass, setMass] = useState('')
+  const [kept, setKept] = useState(false)
+  const weigh = useCarry(weight, { onKept: () => setKept(true) })
+  return (
+    <li className="border-amber bg-amber-pale mb-2 border-l-8 px-3 py-2">
+      <p className="font-medium">
+        {harvest.measuredAs}: {harvest.commonName}, {PART[harvest.part]}
+      </p>
+      <p className="text-soft text-sm">
+        {harvest.code} · {date(harvest.on)} · {harvest.standName}
+      </p>
+      <form
+        className="mt-1 flex flex-wrap items-end gap-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          weigh.mutate({
+            variables: { harvestId: harvest.id, massG: number(mass) },
+            words: `${mass} g, ${harvest.commonName} from ${harvest.standName}`,
+          })
+        }}
+      >
+        <NumberInput
+          label={`Weight of ${harvest.code}`}
+          unit="g"
+          value={mass}
+          onChange={setMass}
+          error={errorAt(weigh.error, 'massG')}
+        />
+        <Button type="submit" disabled={weigh.isPending || !(number(mass) > 0)}>
+          Weighed
+        </Button>
+      </form>
+      {kept && <KeptHere />}
+      <Findings findings={refusedBy(weigh.error)} label={`Findings on ${harvest.code}`} />
+      <ProblemNotice error={weigh.error} />
+      <StrikeOut
+        what={`the harvest ${harvest.code}`}
+        word="it was thrown away, or not picked"
+        onStrike={(reason) =>
+          ask(
+            api.POST('/api/field/harvests/{id}/strike', {
+              params: { path: { id: harvest.id } },
+              body: { reason },
+            }),
+          )
+        }
+      />
+    </li>
+  )
+})
+
 function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
@@ -117,7 +182,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const [open, setOpen] = useState(search.get('harvest') === harvest.id)
   const [id] = useState(() => v7())
   const [rack, setRack] = useState('Attic screen')
-  const [fresh, setFresh] = useState(figure(harvest.massG))
+  const [fresh, setFresh] = useState(figure(harvest.massG ?? NaN))
   const [low, setLow] = useState('')
   const [high, setHigh] = useState('')
   const [temperature, setTemperature] = useState('')
@@ -165,7 +230,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
       <div className="flex flex-wrap items-center justify-between gap-2">
         <div>
           <p className="font-medium">
-            {figure(harvest.massG)} g {harvest.commonName}, {PART[harvest.part]}
+            {figure(harvest.massG ?? NaN)} g {harvest.commonName}, {PART[harvest.part]}
           </p>
           <p className="text-soft text-sm">
             {harvest.code} · {date(harvest.on)} · {harvest.standName}

@@ -14,6 +14,9 @@ import { Mould } from '../ui/Mould'
 import { Because, Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { PART } from '../ui/dictionary'
 import { figure, hours, moment, range } from '../ui/words'
+import { KeptHere } from '../ui/KeptHere'
+import { useCarry } from '../ui/useCarry'
+import { weighing } from './commands'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
 import { Only, only } from '../ui/may'
@@ -140,31 +143,22 @@ function RunPage({ run }: { run: RunView }) {
 }
 
 const Weigh = only('record', function Weigh({ run }: { run: RunView }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [mass, setMass] = useState('')
   const [fromScale, setFromScale] = useState(false)
   const [at, setAt] = useState<string>()
   const reasons = useAcknowledged()
-  const weigh = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/drying/runs/{id}/weighings', {
-          params: { path: { id: run.id } },
-          body: {
-            id,
-            at: at ?? nowIso(),
-            massG: number(mass),
-            source: fromScale ? 'SCALE' : 'HAND',
-            acknowledged: reasons.list,
-          },
-        }),
-      ),
-    onSuccess: async () => {
-      setId(v7())
-      setMass('')
-      setAt(undefined)
-      await queries.invalidateQueries()
+  const [kept, setKept] = useState(false)
+  const emptied = () => {
+    setId(v7())
+    setMass('')
+    setAt(undefined)
+  }
+  const weigh = useCarry(weighing, {
+    onSent: emptied,
+    onKept: () => {
+      emptied()
+      setKept(true)
     },
   })
   return (
@@ -173,7 +167,19 @@ const Weigh = only('record', function Weigh({ run }: { run: RunView }) {
         className="space-y-2"
         onSubmit={(e) => {
           e.preventDefault()
-          weigh.mutate()
+          weigh.mutate({
+            variables: {
+              runId: run.id,
+              body: {
+                id,
+                at: at ?? nowIso(),
+                massG: number(mass),
+                source: fromScale ? 'SCALE' : 'HAND',
+                acknowledged: reasons.list,
+              },
+            },
+            words: `${mass} g, ${run.commonName} on ${run.rack}`,
+          })
         }}
       >
         <ScaleReader
@@ -193,6 +199,7 @@ const Weigh = only('record', function Weigh({ run }: { run: RunView }) {
           }}
         />
         <WhenAt at={at} onChange={setAt} />
+        {kept && <KeptHere />}
         <ProblemNotice error={weigh.error} />
         <Acknowledge findings={refusedBy(weigh.error)} reasons={reasons} />
         <Button kind="main" type="submit" disabled={weigh.isPending || !(number(mass) > 0)}>

@@ -23,6 +23,7 @@ export function Field() {
         <>
           <ButtonLink to="/field/identify">What is this?</ButtonLink>
           <ButtonLink to="/field/walk">Plan a walk</ButtonLink>
+          <ButtonLink to="/field/notebook">Notebook</ButtonLink>
           <ButtonLink to="/field/train">Tell them apart</ButtonLink>
           <ButtonLink to="/herbarium">Herbarium</ButtonLink>
           <Only deed="record">

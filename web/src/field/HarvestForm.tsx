@@ -1,8 +1,8 @@
 import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate, useParams } from 'react-router'
 import { api, ask, type Schemas, errorAt } from '../api/client'
+import { waits } from '../api/outbox'
 import { useTaxon } from '../herbarium/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Choose } from '../ui/Choose'
@@ -10,10 +10,13 @@ import { Button, ButtonLink, Input, NumberInput, Slider, Toggle } from '../ui/co
 import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
-import { HAZARD, PART, STAGE } from '../ui/dictionary'
+import { HAZARD, PART, SEX, STAGE } from '../ui/dictionary'
 import { forget, useKept, useKeptId } from '../ui/kept'
 import { figure } from '../ui/words'
+import { harvest } from './commands'
+import { useContacts } from './Contacts'
 import { useStand } from './queries'
 import { useTags } from './Tags'
 import { pageOnly } from '../ui/may'
@@ -63,6 +66,7 @@ function daysAfter(day: string, days: number) {
 /** What the hands need, and what the plant does to hands, animals and lungs. */
 function TakeAlong({ taxon, tools }: { taxon: Schemas['TaxonView']; tools: string }) {
   const hazards = taxon.hazards.filter((h) => h.kind !== 'SWALLOWED')
+  const contacts = useContacts(taxon.id)
   if (!tools && hazards.length === 0 && !taxon.washing) return null
   return (
     <div className="border-amber bg-amber-pale border-l-4 px-3 py-1 text-sm">
@@ -73,13 +77,13 @@ function TakeAlong({ taxon, tools }: { taxon: Schemas['TaxonView']; tools: strin
         </p>
       ))}
       {taxon.washing && <p>Washing: {taxon.washing}</p>}
+      <Findings findings={contacts.data?.findings ?? []} label="Contacts" />
     </div>
   )
 }
 
 function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
   // What was looked at again yesterday was not looked at today.
@@ -91,7 +95,13 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const tags = useTags(stand.id)
   const [on, setOn] = useKept(form, 'on', today)
   const [mass, setMass] = useKept(form, 'mass', '')
-  const [share, setShare] = useKept(form, 'share', 5)
+  const [unweighed, setUnweighed] = useKept(form, 'unweighed', false)
+  const [measured, setMeasured] = useKept(form, 'measured', '')
+  const [perPlant, setPerPlant] = useKept(form, 'perPlant', 30)
+  const [ofPlants, setOfPlants] = useKept(form, 'ofPlants', 15)
+  // Of the stand's part: of so many plants so much of each.
+  const share = (perPlant * ofPlants) / 100
+  const [sex, setSex] = useKept<NonNullable<Request['sex']> | ''>(form, 'sex', '')
   const [weather, setWeather] = useKept(form, 'weather', '')
   const [left, setLeft] = useKept(form, 'left', '')
   const [days, setDays] = useKept(form, 'days', '')
@@ -104,8 +114,10 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     part,
     stage,
     on,
-    massG: number(mass),
+    ...(unweighed ? { measuredAs: measured } : { massG: number(mass) }),
     shareTaken: share / 100,
+    perPlant: perPlant / 100,
+    ...(sex ? { sex } : {}),
     weather,
     tells,
     examinedSingly: singly,
@@ -114,10 +126,11 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
     ...(days ? { returnOn: daysAfter(on, number(days)) } : {}),
     acknowledged: reasons.list,
   }
-  const massOk = number(mass) > 0
+  const massOk = unweighed ? measured.trim() !== '' : number(mass) > 0
+  // What is picked is gated before it is weighed: the gates ask how much of the stand, not how heavy.
   const check = useLive(
     'harvest',
-    { ...body, massG: massOk ? number(mass) : 1, acknowledged: [] },
+    { ...body, massG: undefined, measuredAs: 'not yet', acknowledged: [] },
     (b, signal) =>
       ask(
         api.POST('/api/field/stands/{id}/harvests/check', {
@@ -127,15 +140,12 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
         }),
       ),
   )
-  const save = useMutation({
-    mutationFn: () =>
-      ask(api.POST('/api/field/stands/{id}/harvests', { params: { path: { id: stand.id } }, body })),
-    onSuccess: async () => {
-      forget(form)
-      await queries.invalidateQueries()
-      await navigate('/drying')
-    },
-  })
+  const done = (to: string) => async () => {
+    forget(form)
+    await navigate(to)
+  }
+  const save = useCarry(harvest, { onSent: done('/drying'), onKept: done('/field/notebook') })
+  const noLine = waits(check.error)
   const at = (field: string) => errorAt(save.error, field)
   const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
   const telling = taxon.characters
@@ -152,7 +162,32 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
         className="grid gap-4 lg:grid-cols-[1fr_1fr_1fr]"
         onSubmit={(e) => {
           e.preventDefault()
-          save.mutate()
+          save.mutate({
+            variables: { standId: stand.id, body },
+            words: `${unweighed ? measured : `${mass} g`} of ${stand.commonName}, ${PART[part]}, at ${stand.name}`,
+            back: {
+              path: `/field/stands/${stand.id}/harvest`,
+              form,
+              fields: {
+                id,
+                part,
+                stage,
+                tag,
+                on,
+                mass,
+                unweighed,
+                measured,
+                perPlant,
+                ofPlants,
+                sex,
+                weather,
+                left,
+                days,
+                tells,
+                singly,
+              },
+            },
+          })
         }}
       >
         <Section title="What you take">
@@ -198,16 +233,47 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
                 ]}
               />
             )}
-            <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+            {unweighed ? (
+              <Input
+                label="How much, by eye"
+                hint="two bags, six handfuls, a bundle"
+                value={measured}
+                onChange={(e) => setMeasured(e.target.value)}
+                error={at('measuredAs')}
+              />
+            ) : (
+              <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+            )}
+            <Toggle label="Weighed at home" checked={unweighed} onChange={setUnweighed} />
             <Slider
-              label="Share of the stand taken"
+              label="Taken of each plant"
               unit="%"
-              value={share}
-              min={1}
-              max={60}
-              step={1}
-              onChange={setShare}
+              value={perPlant}
+              min={5}
+              max={100}
+              step={5}
+              onChange={setPerPlant}
             />
+            <Slider
+              label="Of the plants"
+              unit="%"
+              value={ofPlants}
+              min={1}
+              max={100}
+              step={1}
+              onChange={setOfPlants}
+            />
+            {taxon.sexes && (
+              <Choose
+                label="Which plants they were"
+                value={sex}
+                onChange={setSex}
+                choices={[
+                  { value: '', label: 'not looked at' },
+                  ...(['FEMALE', 'MALE', 'BOTH'] as const).map((s) => ({ value: s, label: SEX[s] })),
+                ]}
+              />
+            )}
             <Input
               label="Day"
               type="date"
@@ -277,17 +343,23 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
                   label="With this harvest"
                   value={figure(check.data.sharePicked * 100 + share)}
                   unit="%"
-                  note="taken this year"
+                  note={`taken this year; this time ${figure(share)} %`}
                 />
               </dl>
             )}
           </Section>
+          {noLine && (
+            <p className="border-amber bg-amber-pale border-l-8 px-3 py-2">
+              There is no line: nothing has looked at this harvest yet. It is kept on the device and held
+              against the rules when the line is back; use nothing of it until then.
+            </p>
+          )}
           <Announce text={inBreath(findings)} />
           <Findings findings={findings} label="Harvest findings" />
           <Acknowledge findings={findings} reasons={reasons} />
           <ProblemNotice error={save.error} />
           <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
-            Record the harvest
+            {noLine ? 'Keep the harvest' : 'Record the harvest'}
           </Button>
           {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
         </div>

@@ -2,19 +2,20 @@ import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { v7 } from 'uuid'
-import { api, ask, type Schemas } from '../api/client'
+import type { Schemas } from '../api/client'
+import { carry } from '../api/outbox'
 import { useTaxon } from '../herbarium/queries'
 import { useSession } from '../household/queries'
 import { KindOfPlant } from '../identification/KindOfPlant'
 import { Look, type Seen } from '../identification/Look'
 import type { Group } from '../identification/StageOfIt'
 import { Input } from '../ui/controls'
-import { forget } from '../ui/kept'
+import { forget, useKeptId } from '../ui/kept'
 import { Loaded, Page } from '../ui/page'
 
-import { KeepIdentification, type Kept } from './KeepIdentification'
-import { sendPictures, type Chosen } from './PictureField'
+import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
+import { look } from './commands'
+import { carryPictures, type Chosen } from './PictureField'
 import { useStand } from './queries'
 
 export function IdentifyStand() {
@@ -47,25 +48,26 @@ function IdentifyPage({
 }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
   const [on, setOn] = useState(today)
   const [group, setGroup] = useState<Group>(taxon?.group ?? 'PLANT')
   const draft = `look ${stand.id}`
+  const id = useKeptId(draft)
   const last = stand.identification
   const save = useMutation({
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
-      await ask(
-        api.POST('/api/field/stands/{id}/identifications', {
-          params: { path: { id: stand.id } },
-          body: { ...seen, ...kept, on, id },
-        }),
+      const { sent } = await carry(
+        look,
+        { standId: stand.id, body: { ...seen, ...kept, on, id } },
+        `A look at ${stand.name}, ${seen.observations.length} characters`,
+        { path: `/field/stands/${stand.id}/identify`, form: draft, fields: asTyped(id, kept, seen) },
       )
-      await sendPictures(stand.id, pictures, { takenOn: on, identificationId: id })
+      await carryPictures(stand.id, pictures, { takenOn: on, identificationId: id })
+      return sent
     },
-    onSuccess: async () => {
+    onSuccess: async (sent) => {
       forget(draft)
-      await queries.invalidateQueries()
-      await navigate(`/field/stands/${stand.id}`)
+      if (sent) await queries.invalidateQueries()
+      await navigate(sent ? `/field/stands/${stand.id}` : '/field/notebook')
     },
   })
   return (
@@ -94,6 +96,7 @@ function IdentifyPage({
       >
         {(answer, seen, wentOn) => (
           <KeepIdentification
+            draft={draft}
             answer={answer}
             before={Boolean(last) && !wentOn}
             error={save.error}

@@ -1,6 +1,7 @@
 import { useState } from 'react'
-import type { Answer } from '../identification/Look'
+import { asBegun, type Answer, type Seen } from '../identification/Look'
 import { Button, Input, Toggle } from '../ui/controls'
+import { useKept } from '../ui/kept'
 import { ProblemNotice } from '../ui/page'
 import { VERDICT } from '../ui/dictionary'
 import { NONE, PictureField, type Chosen } from './PictureField'
@@ -15,10 +16,20 @@ export interface Kept {
 /** What is kept with the verdict, and the pictures taken while looking. */
 export type OnKeep = (kept: Kept, pictures: Chosen) => void
 
+/** What goes back into the fields of a look that was refused. */
+export const asTyped = (id: string, kept: Kept, seen: Seen) => ({
+  id,
+  begun: asBegun(seen),
+  second: kept.secondObserver ?? '',
+  book: kept.book ?? '',
+  others: kept.otherPlants ?? false,
+})
+
 /** Keeps what was seen with a stand: who else looked, book and page. The verdict is reckoned again by the server. */
 export const KeepIdentification = only(
   'record',
   function KeepIdentification({
+    draft,
     answer,
     before,
     error,
@@ -26,7 +37,10 @@ export const KeepIdentification = only(
     onKeep,
     children,
   }: {
-    answer: Answer
+    /** What the unsaved look is kept under. */
+    draft: string
+    /** Undefined where there is no line. */
+    answer: Answer | undefined
     /** Whether somebody looked at the stand before. */
     before: boolean
     error: unknown
@@ -34,12 +48,12 @@ export const KeepIdentification = only(
     onKeep: OnKeep
     children?: React.ReactNode
   }) {
-    const [second, setSecond] = useState('')
-    const [book, setBook] = useState('')
+    const [second, setSecond] = useKept(draft, 'second', '')
+    const [book, setBook] = useKept(draft, 'book', '')
     const [pictures, setPictures] = useState(NONE)
-    const [others, setOthers] = useState(false)
-    const status =
-      answer.again.length > 0 && answer.verdict.status === 'CONFIRMED' ? 'NOT_YET' : answer.verdict.status
+    const [others, setOthers] = useKept(draft, 'others', false)
+    const again = answer?.again.length ?? 0
+    const status = again > 0 && answer?.verdict.status === 'CONFIRMED' ? 'NOT_YET' : answer?.verdict.status
     return (
       <form
         className="bg-sheet border-line space-y-2 border-t-2 px-3 py-2"
@@ -53,7 +67,7 @@ export const KeepIdentification = only(
       >
         <h2 className="font-semibold">Keep it with the stand</h2>
         {children}
-        {answer.again.length > 0 && <p>Two answers were not looked at again, so it is kept as not yet.</p>}
+        {again > 0 && <p>Two answers were not looked at again, so it is kept as not yet.</p>}
         {before && (
           <Toggle
             label="At other plants of the stand than the look before"
@@ -66,7 +80,7 @@ export const KeepIdentification = only(
         <PictureField label="Pictures of what you saw" chosen={pictures} onChange={setPictures} />
         <ProblemNotice error={error} />
         <Button kind="main" type="submit" disabled={busy}>
-          Keep this verdict: {VERDICT[status]}
+          {status ? `Keep this verdict: ${VERDICT[status]}` : 'Keep what I saw'}
         </Button>
       </form>
     )

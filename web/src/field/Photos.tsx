@@ -5,7 +5,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
 import { Empty, ProblemNotice, Section } from '../ui/page'
 import { date } from '../ui/words'
-import { NONE, PictureField, sendPictures } from './PictureField'
+import { NONE, PictureField, carryPictures } from './PictureField'
 import { usePhotos } from './queries'
 import { Only } from '../ui/may'
 
@@ -19,7 +19,7 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
   const add = useMutation({
     mutationFn: async () => {
       if (chosen.pictures.length === 0) throw new Error('Choose a picture first.')
-      await sendPictures(stand.id, chosen, { takenOn: isoToday(), words })
+      await carryPictures(stand.id, chosen, { takenOn: isoToday(), words })
     },
     onSuccess: async () => {
       setWords('')

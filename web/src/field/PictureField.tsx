@@ -1,10 +1,18 @@
+import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask } from '../api/client'
+import { carry } from '../api/outbox'
 import { Toggle } from '../ui/controls'
+import { picture } from './commands'
+
+interface Picture {
+  id: string
+  name: string
+  file: Blob
+}
 
 /** Chosen pictures with the ids they will keep, so that a second try makes no second photo. */
 export interface Chosen {
-  pictures: { id: string; file: File }[]
+  pictures: Picture[]
   keepPosition: boolean
 }
 
@@ -19,6 +27,7 @@ export function PictureField({
   chosen: Chosen
   onChange: (chosen: Chosen) => void
 }) {
+  const [scaling, setScaling] = useState(false)
   return (
     <>
       <label className="block">
@@ -30,15 +39,22 @@ export function PictureField({
           multiple
           accept="image/jpeg,image/png,image/webp"
           className="file:border-line file:bg-sheet min-h-11 w-full text-sm file:mr-2 file:min-h-11 file:border-2 file:px-3 file:font-semibold"
-          onChange={(e) =>
-            e.target.files?.length &&
-            onChange({ ...chosen, pictures: [...e.target.files].map((file) => ({ id: v7(), file })) })
-          }
+          onChange={(e) => {
+            const files = [...(e.target.files ?? [])]
+            if (files.length > 0) {
+              setScaling(true)
+              void Promise.all(files.map(scaled)).then((pictures) => {
+                setScaling(false)
+                onChange({ ...chosen, pictures })
+              })
+            }
+          }}
         />
       </label>
+      {scaling && <p role="status">Making it small enough to carry</p>}
       {chosen.pictures.length > 0 && (
         <p className="text-soft flex justify-between gap-2 text-sm">
-          <span>{chosen.pictures.map((p) => p.file.name).join(', ')}</span>
+          <span>{chosen.pictures.map((p) => p.name).join(', ')}</span>
           <button
             type="button"
             className="min-h-6 underline"
@@ -57,24 +73,51 @@ export function PictureField({
   )
 }
 
-/** Sends each picture; throws at the first that is refused, and a repeat sends none twice. */
-export async function sendPictures(
+/** Longest side of a picture as it is kept, pixels. */
+const LONGEST = 2000
+const QUALITY = 0.85
+
+/**
+ * Drawn anew on the device, no larger than it is looked at: less to carry home, and nothing in the file of where and by what
+ * it was taken. What the browser can't draw goes as it is; the server does the same to it.
+ */
+async function scaled(file: File): Promise<Picture> {
+  try {
+    const image = await createImageBitmap(file, { imageOrientation: 'from-image' })
+    const by = Math.min(1, LONGEST / Math.max(image.width, image.height))
+    const canvas = document.createElement('canvas')
+    canvas.width = Math.round(image.width * by)
+    canvas.height = Math.round(image.height * by)
+    canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height)
+    image.close()
+    const drawn = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', QUALITY))
+    return { id: v7(), name: file.name, file: drawn && drawn.size < file.size ? drawn : await plain(file) }
+  } catch {
+    return { id: v7(), name: file.name, file }
+  }
+}
+
+/** A copy of its own: a file that is only pointed at may be gone when it is sent. */
+const plain = async (file: File) => new Blob([await file.arrayBuffer()], { type: file.type })
+
+/** Lays each picture down and sends it; throws at the first that is refused, and a repeat sends none twice. */
+export async function carryPictures(
   standId: string,
   chosen: Chosen,
   details: { takenOn: string; words?: string; identificationId?: string },
 ) {
   const at = chosen.keepPosition && chosen.pictures.length > 0 ? await position() : {}
-  for (const { id, file } of chosen.pictures) {
-    const form = new FormData()
-    form.append('file', file)
-    await ask(
-      api.POST('/api/field/stands/{id}/photos', {
-        params: { path: { id: standId }, query: { ...details, ...at, photoId: id } },
-        body: { file: '' },
-        bodySerializer: () => form,
-      }),
+  let sent = true
+  for (const { id, name, file } of chosen.pictures) {
+    const words = `A picture, ${name}`
+    const carried = await carry(
+      picture,
+      { standId, file, name, details: { ...details, ...at, photoId: id } },
+      words,
     )
+    sent &&= carried.sent
   }
+  return { sent }
 }
 
 const position = () =>

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
@@ -8,8 +8,11 @@ import { PART, READY, STAGE } from '../ui/dictionary'
 import { Only } from '../ui/may'
 import { ProblemNotice, Section } from '../ui/page'
 import { StrikeOut } from '../ui/StrikeOut'
+import { useCarry } from '../ui/useCarry'
 import { WhenOn } from '../ui/When'
 import { date } from '../ui/words'
+import { sighting } from './commands'
+import { KeptHere } from '../ui/KeptHere'
 import { span, useSeason } from './Season'
 
 type Stage = Schemas['SightingView']['stage']
@@ -23,24 +26,18 @@ const BEGAN: { stage: Stage; words: string }[] = [
 /** When each part is ready at this stand, and one tap for what began today. */
 export function WhenReady({ stand }: { stand: Schemas['StandView'] }) {
   const season = useSeason()
-  const queries = useQueryClient()
   const [on, setOn] = useState(isoToday)
   const [id, setId] = useState(() => v7())
   const seen = useQuery({
     queryKey: ['stands', stand.id, 'sightings'],
     queryFn: () => ask(api.GET('/api/field/stands/{id}/sightings', { params: { path: { id: stand.id } } })),
   })
-  const see = useMutation({
-    mutationFn: (stage: Stage) =>
-      ask(
-        api.POST('/api/field/stands/{id}/sightings', {
-          params: { path: { id: stand.id } },
-          body: { id, stage, on },
-        }),
-      ),
-    onSuccess: async () => {
+  const [kept, setKept] = useState(false)
+  const see = useCarry(sighting, {
+    onSent: () => setId(v7()),
+    onKept: () => {
       setId(v7())
-      await queries.invalidateQueries()
+      setKept(true)
     },
   })
   const parts = (season.data?.parts ?? []).filter((p) => p.standId === stand.id)
@@ -65,12 +62,22 @@ export function WhenReady({ stand }: { stand: Schemas['StandView'] }) {
       <Only deed="record">
         <div className="mt-2 flex flex-wrap gap-2">
           {BEGAN.map((b) => (
-            <Button key={b.stage} disabled={see.isPending} onClick={() => see.mutate(b.stage)}>
+            <Button
+              key={b.stage}
+              disabled={see.isPending}
+              onClick={() =>
+                see.mutate({
+                  variables: { standId: stand.id, body: { id, stage: b.stage, on } },
+                  words: `${b.words} at ${stand.name}`,
+                })
+              }
+            >
               {b.words}
             </Button>
           ))}
         </div>
         <WhenOn on={on} onChange={setOn} />
+        {kept && <KeptHere />}
         <ProblemNotice error={see.error} />
       </Only>
       {(seen.data?.length ?? 0) > 0 && (

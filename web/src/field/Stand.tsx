@@ -2,13 +2,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { useCharacters, useTaxa } from '../herbarium/queries'
+import { useCharacters, useTaxa, useTaxon } from '../herbarium/queries'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { GROUND, PERMISSION, PLENTY, STAGE, VERDICT } from '../ui/dictionary'
 import { StrikeOut } from '../ui/StrikeOut'
 import { date } from '../ui/words'
+import { Contacts } from './Contacts'
+import { OverYears } from './Years'
 import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
 import { WhenReady } from './Ready'
@@ -147,6 +149,7 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
 
 function StandPage({ stand }: { stand: Schemas['StandView'] }) {
   const [editing, setEditing] = useState(false)
+  const taxon = useTaxon(stand.taxonId ?? '')
   return (
     <Page
       title={stand.name}
@@ -183,6 +186,12 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
       <div className="grid gap-4 lg:grid-cols-2">
         <Looks stand={stand} />
         {stand.taxonId && <WhenReady stand={stand} />}
+        {taxon.data && !stand.putAwayOn && taxon.data.parts.length > 0 && (
+          <OverYears stand={stand} parts={taxon.data.parts.map((p) => p.part)} />
+        )}
+        {taxon.data?.hazards.some((h) => h.kind === 'SKIN') && (
+          <Contacts taxon={taxon.data} called={stand.commonName} />
+        )}
         <Section title="Ground">
           <p>
             {GROUND[stand.ground]}, {PERMISSION[stand.permission]}, {PLENTY[stand.plenty]}

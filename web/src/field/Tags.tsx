@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
@@ -6,6 +6,9 @@ import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { date } from '../ui/words'
 import { Only } from '../ui/may'
+import { useCarry } from '../ui/useCarry'
+import { tag } from './commands'
+import { KeptHere } from '../ui/KeptHere'
 
 export const useTags = (standId: string) =>
   useQuery({
@@ -16,25 +19,22 @@ export const useTags = (standId: string) =>
 /** Plants staked when they could be told, to be found when they can't. */
 export function Tags({ stand }: { stand: Schemas['StandView'] }) {
   const tags = useTags(stand.id)
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [stake, setStake] = useState('')
   const [place, setPlace] = useState('')
   const [position, setPosition] = useState<{ latitude: number; longitude: number } | null>(null)
-  const add = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/field/stands/{id}/tags', {
-          params: { path: { id: stand.id } },
-          body: { id, stake, place, ...(position ?? {}) },
-        }),
-      ),
-    onSuccess: async () => {
-      setId(v7())
-      setStake('')
-      setPlace('')
-      setPosition(null)
-      await queries.invalidateQueries({ queryKey: ['tags', stand.id] })
+  const [kept, setKept] = useState(false)
+  const emptied = () => {
+    setId(v7())
+    setStake('')
+    setPlace('')
+    setPosition(null)
+  }
+  const add = useCarry(tag, {
+    onSent: emptied,
+    onKept: () => {
+      emptied()
+      setKept(true)
     },
   })
   const confirmed = stand.identification?.status === 'CONFIRMED' && !stand.doubted
@@ -62,7 +62,10 @@ export function Tags({ stand }: { stand: Schemas['StandView'] }) {
             className="mt-2 grid gap-2 sm:grid-cols-2"
             onSubmit={(e) => {
               e.preventDefault()
-              add.mutate()
+              add.mutate({
+                variables: { standId: stand.id, body: { id, stake, place, ...(position ?? {}) } },
+                words: `Stake ${stake} at ${stand.name}`,
+              })
             }}
           >
             <Input label="Mark on the stake" value={stake} onChange={(e) => setStake(e.target.value)} />
@@ -71,6 +74,7 @@ export function Tags({ stand }: { stand: Schemas['StandView'] }) {
             <Button kind="main" type="submit" disabled={add.isPending}>
               Tag this plant
             </Button>
+            {kept && <KeptHere />}
             <ProblemNotice error={add.error} />
           </form>
         </Only>

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask } from '../api/client'
+import { carry } from '../api/outbox'
 import { useSession } from '../household/queries'
 import { KindOfPlant } from '../identification/KindOfPlant'
 import { Look, type Seen } from '../identification/Look'
@@ -11,10 +11,11 @@ import type { Group } from '../identification/StageOfIt'
 import { Choose } from '../ui/Choose'
 import { Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
-import { forget } from '../ui/kept'
+import { forget, useKeptId } from '../ui/kept'
 
-import { KeepIdentification, type Kept } from './KeepIdentification'
-import { sendPictures, type Chosen } from './PictureField'
+import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
+import { addStand, look } from './commands'
+import { carryPictures, type Chosen } from './PictureField'
 import { useStands } from './queries'
 
 /** A plant nobody has a name for yet; what is made out is kept with a stand, an old one or a new one. */
@@ -27,45 +28,48 @@ function Ask({ today, region }: { today: string; region: string }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const stands = useStands()
-  const [ids] = useState(() => ({ stand: v7(), identification: v7() }))
+  const [standId] = useState(() => v7())
   const [group, setGroup] = useState<Group>('PLANT')
   const [name, setName] = useState('')
   const [place, setPlace] = useState('')
   const [stand, setStand] = useState('')
   const [on, setOn] = useState(today)
   const draft = 'look at something'
+  const ids = { stand: standId, identification: useKeptId(draft) }
   const save = useMutation({
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       let at = stand
+      const back = { path: '/field/identify', form: draft, fields: asTyped(ids.identification, kept, seen) }
       if (at === '') {
-        await ask(
-          api.POST('/api/field/stands', {
-            body: {
-              id: ids.stand,
-              name,
-              place,
-              ground: 'UNKNOWN',
-              permission: 'UNKNOWN',
-              plenty: 'PLENTIFUL',
-              protectedSpecies: false,
-            },
-          }),
+        await carry(
+          addStand,
+          {
+            id: ids.stand,
+            name,
+            place,
+            ground: 'UNKNOWN',
+            permission: 'UNKNOWN',
+            plenty: 'PLENTIFUL',
+            protectedSpecies: false,
+          },
+          `A new stand, ${name || 'without a name'}`,
+          back,
         )
         at = ids.stand
       }
-      await ask(
-        api.POST('/api/field/stands/{id}/identifications', {
-          params: { path: { id: at } },
-          body: { ...seen, ...kept, on, id: ids.identification },
-        }),
+      const { sent } = await carry(
+        look,
+        { standId: at, body: { ...seen, ...kept, on, id: ids.identification } },
+        `A look at ${name || 'a stand'}, ${seen.observations.length} characters`,
+        back,
       )
-      await sendPictures(at, pictures, { takenOn: on, identificationId: ids.identification })
-      return at
+      await carryPictures(at, pictures, { takenOn: on, identificationId: ids.identification })
+      return { at, sent }
     },
-    onSuccess: async (at) => {
+    onSuccess: async ({ at, sent }) => {
       forget(draft)
-      await queries.invalidateQueries()
-      await navigate(`/field/stands/${at}`)
+      if (sent) await queries.invalidateQueries()
+      await navigate(sent ? `/field/stands/${at}` : '/field/notebook')
     },
   })
   return (
@@ -86,6 +90,7 @@ function Ask({ today, region }: { today: string; region: string }) {
       <Look key={group} draft={draft} group={group} on={on} region={region}>
         {(answer, seen) => (
           <KeepIdentification
+            draft={draft}
             answer={answer}
             before={stand !== ''}
             error={save.error}
@@ -105,7 +110,7 @@ function Ask({ today, region }: { today: string; region: string }) {
               <>
                 <Input label="Name of the new stand" value={name} onChange={(e) => setName(e.target.value)} />
                 <Input label="Place" value={place} onChange={(e) => setPlace(e.target.value)} />
-                {answer.verdict.status !== 'CONFIRMED' && (
+                {answer?.verdict.status !== 'CONFIRMED' && (
                   <p className="text-soft text-sm">
                     It is kept as a plant nobody knows yet. You will be told when it can be looked at again.
                   </p>

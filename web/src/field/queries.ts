@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, type QueryClient } from '@tanstack/react-query'
 import { api, ask } from '../api/client'
 
 export const useStands = () =>
@@ -9,6 +9,10 @@ export const useStand = (id: string) =>
     queryKey: ['stands', id],
     queryFn: () => ask(api.GET('/api/field/stands/{id}', { params: { path: { id } } })),
   })
+
+/** What came home and was not weighed yet. */
+export const useUnweighed = () =>
+  useQuery({ queryKey: ['unweighed'], queryFn: () => ask(api.GET('/api/field/harvests/unweighed')) })
 
 export const usePhotos = (standId: string) =>
   useQuery({
@@ -23,3 +27,24 @@ export const useLooks = (standId: string) =>
     queryFn: () =>
       ask(api.GET('/api/field/stands/{id}/identifications', { params: { path: { id: standId } } })),
   })
+
+/** Every stand with its tags, the season and the ground, into the cache; for a device that goes where there is no line. */
+export async function fetchField(queries: QueryClient) {
+  const [stands, tags, season, ground] = await Promise.all([
+    ask(api.GET('/api/field/stands')),
+    ask(api.GET('/api/field/tags')),
+    ask(api.GET('/api/field/season')),
+    ask(api.GET('/api/field/ground')),
+  ])
+  queries.setQueryData(['stands'], stands)
+  for (const stand of stands) {
+    queries.setQueryData(['stands', stand.id], stand)
+    queries.setQueryData(
+      ['tags', stand.id],
+      tags.filter((t) => t.standId === stand.id),
+    )
+  }
+  queries.setQueryData(['season'], season)
+  queries.setQueryData(['ground'], ground)
+  return stands.length
+}

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, type QueryClient } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
 
 const STALE = 600_000
@@ -58,3 +58,16 @@ export const useCharacters = () =>
     queryFn: () => ask(api.GET('/api/herbarium/characters')),
     staleTime: STALE,
   })
+
+/** Every card and the words for what is seen, into the cache; for a device that goes where there is no line. */
+export async function fetchCards(queries: QueryClient) {
+  const [cards, characters, taxa] = await Promise.all([
+    ask(api.GET('/api/herbarium/cards')),
+    ask(api.GET('/api/herbarium/characters')),
+    ask(api.GET('/api/herbarium/taxa', { params: { query: { q: '' } } })),
+  ])
+  for (const card of cards) queries.setQueryData(['taxon', card.id], card)
+  queries.setQueryData(['characters'], characters)
+  queries.setQueryData(['taxa', ''], taxa)
+  return cards.length
+}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
+import { waits } from '../api/outbox'
 import { useCharacters } from '../herbarium/queries'
 import { Button, ButtonLink, Toggle } from '../ui/controls'
 import { LOOKING, STAGE } from '../ui/dictionary'
@@ -24,8 +25,11 @@ export interface Seen {
   again: Observation[]
 }
 
-/** @param wentOn whether answers of an earlier look are among these: then it is still that one look */
-type Keep = (answer: Answer, seen: Seen, wentOn: boolean) => React.ReactNode
+/**
+ * @param answer undefined where there is no line: it is kept all the same, and the verdict waits
+ * @param wentOn whether answers of an earlier look are among these: then it is still that one look
+ */
+type Keep = (answer: Answer | undefined, seen: Seen, wentOn: boolean) => React.ReactNode
 
 /** What was seen at a look that was not certain, to go on from. */
 export type Earlier = Pick<Schemas['IdentificationView'], 'on' | 'stage' | 'conditions' | 'observations'>
@@ -95,6 +99,17 @@ interface Begun {
   again: Observation[]
   notAgain: boolean
 }
+
+/** A look that was kept, as one that is still under way. */
+export const asBegun = (seen: Seen): Begun => ({
+  stage: seen.stage,
+  conditions: seen.conditions,
+  steps: seen.observations,
+  wentOn: false,
+  ended: false,
+  again: [],
+  notAgain: false,
+})
 
 function Offer({ name, children }: { name: string; children: React.ReactNode }) {
   return (
@@ -166,7 +181,9 @@ function Round({
     ask(api.POST('/api/calculators/identify/next', { body: b, signal })),
   )
   const wanted = ended && next.data && !next.behind && !notAgain ? next.data.again[0] : undefined
-  const over = ended && next.data !== undefined && !next.behind && wanted === undefined
+  // Without a line nothing is chosen and nothing is said; what is seen is kept.
+  const alone = waits(next.error)
+  const over = ended && next.data !== undefined && !next.behind && wanted === undefined && !alone
   const verdict = useQuery({
     queryKey: ['verdict', body],
     enabled: over,
@@ -237,7 +254,16 @@ function Round({
           return (
             <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
               <div className="space-y-3">
-                {!over && <p role="status">Working out what it says</p>}
+                {!over && !alone && <p role="status">Working out what it says</p>}
+                {alone && (
+                  <>
+                    <p className="border-amber bg-amber-pale border-l-8 px-3 py-2 text-lg">
+                      There is no line. What you saw is kept; what it says waits until it is back. Until then
+                      nothing is certain and nothing is to be picked of it.
+                    </p>
+                    <Answers steps={steps} all={all} />
+                  </>
+                )}
                 <ProblemNotice error={verdict.error} />
                 {verdict.data && (
                   <>
@@ -255,7 +281,8 @@ function Round({
                 )}
               </div>
               <div className="space-y-3">
-                {verdict.data && children(verdict.data, { stage, conditions, observations, again }, wentOn)}
+                {(verdict.data ?? alone) &&
+                  children(verdict.data, { stage, conditions, observations, again }, wentOn)}
                 <SafetyLine />
               </div>
             </div>
@@ -271,8 +298,9 @@ function Round({
         const asked = next.data?.next?.character ?? (further ? next.data?.further?.character : undefined)
         // Until the next question is known none is shown: one that jumps under a thumb gets a false answer.
         const choosing = !next.isError && (!next.data || next.behind)
-        const settled = !choosing && !further && observations.length > 0 && next.data?.settled === true
-        const first = choosing || settled ? undefined : open.find((c) => c.id === asked)
+        const settled =
+          !choosing && !alone && !further && observations.length > 0 && next.data?.settled === true
+        const first = choosing || settled ? undefined : alone ? open[0] : open.find((c) => c.id === asked)
         const rest = open.filter((c) => c.id !== first?.id)
         const see = (character: string, state: string | null) => setSteps([...steps, { character, state }])
         return (
@@ -316,6 +344,12 @@ function Round({
                   </div>
                 </details>
               </div>
+              {alone && (
+                <p className="border-amber bg-amber-pale border-l-4 px-3 py-1">
+                  There is no line: the questions come in the order of the book, not in the order that settles
+                  it soonest. Answer what you can see.
+                </p>
+              )}
               {choosing && (
                 <p role="status" className="text-soft border-line min-h-60 border-t-4 px-3 py-2">
                   Choosing what to look at next
@@ -346,7 +380,7 @@ function Round({
               {!choosing && !settled && !first && (
                 <p>Everything that can be seen at this stage has been looked at.</p>
               )}
-              <ProblemNotice error={next.error} />
+              {!alone && <ProblemNotice error={next.error} />}
               <details>
                 <summary className="text-note min-h-6 cursor-pointer underline">
                   Any other character, in any order ({rest.length})

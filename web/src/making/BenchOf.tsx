@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { Unsaved } from '../ui/Unsaved'
 import { Figure, Page, RangeBar, Section } from '../ui/page'
 import { date, figure, range } from '../ui/words'
 import { Missing } from './Missing'
@@ -24,9 +25,10 @@ export function BenchOf({
   onBody: (field: string, lotId: string) => void
   children: React.ReactNode
 }) {
-  const { plan, view, panel } = useBench(called, body)
+  const { plan, view, panel, here } = useBench(called, body)
   return (
     <Page title={title}>
+      <Unsaved form={here} />
       <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_22rem]">
         <Section title="What I have">
           <div className="space-y-2">{children}</div>

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
@@ -8,23 +7,26 @@ import { OILS } from './Oil'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 const EMULSIFIER: StockIn = { called: 'emulsifying wax' }
 const PRESERVATIVE: StockIn = { called: 'cosmetic preservative' }
 
 export const Cream = withLots(function Cream({ lots }) {
-  const [total, setTotal] = useState(60)
-  const [oil, setOil] = useState<StockIn>(() =>
+  const [total, setTotal] = useTyped('total', 60)
+  const [oil, setOil] = useTyped<StockIn>('oil', () =>
     firstStock(lots, ['INFUSED_OIL', 'CARRIER_OIL'], { called: 'olive oil' }, 30),
   )
-  const [oilPercent, setOilPercent] = useState(30)
-  const [emulsifier, setEmulsifier] = useState<StockIn>(() => firstStock(lots, ['EMULSIFIER'], EMULSIFIER))
-  const [emulsifierPercent, setEmulsifierPercent] = useState(5)
-  const [water, setWater] = useState<StockIn>()
-  const [preservative, setPreservative] = useState<StockIn>()
-  const [preservativePercent, setPreservativePercent] = useState(1)
-  const [jar, setJar] = useState(30)
-  const [scented, setScented] = useState(UNSCENTED)
+  const [oilPercent, setOilPercent] = useTyped('oilPercent', 30)
+  const [emulsifier, setEmulsifier] = useTyped<StockIn>('emulsifier', () =>
+    firstStock(lots, ['EMULSIFIER'], EMULSIFIER),
+  )
+  const [emulsifierPercent, setEmulsifierPercent] = useTyped('emulsifierPercent', 5)
+  const [water, setWater] = useTyped<StockIn>('water')
+  const [preservative, setPreservative] = useTyped<StockIn>('preservative')
+  const [preservativePercent, setPreservativePercent] = useTyped('preservativePercent', 1)
+  const [jar, setJar] = useTyped('jar', 30)
+  const [scented, setScented] = useTyped('scented', UNSCENTED)
   const waters = stockOf(lots, ['TEA', 'WASH'])
   const lot = lots.find((l) => l.id === oil.lotId)
   const body = {

@@ -1,18 +1,18 @@
-import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { stockOf } from './lots'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 export const Cubes = withLots(function Cubes({ lots }) {
-  const [liquid, setLiquid] = useState<StockIn>(() => firstStock(lots, ['TEA'], { called: 'tea' }))
+  const [liquid, setLiquid] = useTyped<StockIn>('liquid', () => firstStock(lots, ['TEA'], { called: 'tea' }))
   const lot = stockOf(lots, ['TEA']).find((l) => l.id === liquid.lotId)
-  const [ownMl, setMl] = useState<number>()
+  const [ownMl, setMl] = useTyped<number>('ml')
   const ml = ownMl ?? (Math.floor(lot?.remaining ?? 0) || 250)
-  const [hole, setHole] = useState(20)
-  const [holes, setHoles] = useState(12)
+  const [hole, setHole] = useTyped('hole', 20)
+  const [holes, setHoles] = useTyped('holes', 12)
   const body = {
     kind: 'ICE_CUBES' as const,
     liquid,

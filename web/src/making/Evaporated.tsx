@@ -1,22 +1,22 @@
-import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { OILS } from './Oil'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 const DECOCTIONS: StockIn[] = [{ called: 'decoction' }]
 
 export const Evaporated = withLots(function Evaporated({ lots }) {
-  const [decoction, setDecoction] = useState<StockIn>(() =>
+  const [decoction, setDecoction] = useTyped<StockIn>('decoction', () =>
     firstStock(lots, ['TEA', 'WASH'], { called: 'decoction' }),
   )
-  const [carrier, setCarrier] = useState<StockIn>(() =>
+  const [carrier, setCarrier] = useTyped<StockIn>('carrier', () =>
     firstStock(lots, ['CARRIER_OIL'], { called: 'olive oil' }),
   )
-  const [ml, setMl] = useState(200)
-  const [oil, setOil] = useState(100)
+  const [ml, setMl] = useTyped('ml', 200)
+  const [oil, setOil] = useTyped('oil', 100)
   const lot = lots.find((l) => l.id === decoction.lotId)
   const body = {
     kind: 'EVAPORATED_OIL' as const,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -8,18 +7,21 @@ import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { PRESS, SPIRITS, usePress } from './Spirits'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Request = Schemas['Covering']
 
 export const FillAndCover = withLots(function FillAndCover({ lots }) {
-  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 1, 'INTERNAL'))
-  const [spirit, setSpirit] = useState<StockIn>(() => firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200))
-  const [jarMl, setJarMl] = useState(250)
-  const [fill, setFill] = useState(60)
-  const [ownPress, setPress] = useState<Request['press']>()
+  const [herb, setHerb] = useTyped<HerbIn>('herb', () => firstHerb(lots, 1, 'INTERNAL'))
+  const [spirit, setSpirit] = useTyped<StockIn>('spirit', () =>
+    firstStock(lots, ['SPIRIT'], SPIRITS[1] ?? {}, 200),
+  )
+  const [jarMl, setJarMl] = useTyped('jarMl', 250)
+  const [fill, setFill] = useTyped('fill', 60)
+  const [ownPress, setPress] = useTyped<Request['press']>('press')
   const usualPress = usePress()
   const press = ownPress ?? usualPress
-  const [outside, setOutside] = useState(false)
+  const [outside, setOutside] = useTyped('outside', false)
   const body = {
     kind: 'FILL_AND_COVER' as const,
     herb: { lotId: herb.lotId, taxonId: herb.taxonId, part: herb.part, state: herb.state },

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { NumberInput, Slider, Toggle } from '../ui/controls'
@@ -8,6 +7,7 @@ import { BenchOf } from './BenchOf'
 import { firstToUse, lotChoice, stockOf, usable, type LotForm } from './lots'
 import { setPath } from './setPath'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Request = Schemas['Mixing']
 type Part = Request['parts'][number]
@@ -45,15 +45,15 @@ export const Formula = withLots(function Formula({ lots }) {
     potency: 'MODERATE',
     tastes: [],
   })
-  const [parts, setParts] = useState<Part[]>(() => {
+  const [parts, setParts] = useTyped<Part[]>('parts', () => {
     const first = shelf.filter(usable).slice(0, 2)
     return [part(first[0]?.id, 'LEAD'), part((first[1] ?? first[0])?.id, 'SUPPORT')]
   })
   // As typed, by the number of the part: what 100 mL of it cost the household.
-  const [costs, setCosts] = useState<Record<number, string>>({})
-  const [daily, setDaily] = useState(0)
+  const [costs, setCosts] = useTyped<Record<number, string>>('costs', {})
+  const [daily, setDaily] = useTyped('daily', 0)
   const vessels = useVessels()
-  const [ownSizes, setSizes] = useState<{ capacity: string; count: string }[]>()
+  const [ownSizes, setSizes] = useTyped<{ capacity: string; count: string }[]>('sizes')
   const free = (vessels.data ?? []).filter((v) => v.kind === 'BOTTLE' && v.free > 0)
   // The household's own that are free, before any that are only thought of.
   const sizes =
@@ -64,7 +64,7 @@ export const Formula = withLots(function Formula({ lots }) {
           { capacity: '50', count: '2' },
           { capacity: '20', count: '2' },
         ])
-  const [outside, setOutside] = useState(false)
+  const [outside, setOutside] = useTyped('outside', false)
   const set = (i: number, change: Partial<Part>) =>
     setParts(parts.map((p, k) => (k === i ? { ...p, ...change } : p)))
   const body = {

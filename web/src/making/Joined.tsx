@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -7,6 +6,7 @@ import { stockOf } from './lots'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Order = Schemas['Joining']['order']
 
@@ -18,11 +18,11 @@ const ORDERS: { value: Order; label: string; hint: string }[] = [
 ]
 
 export const Joined = withLots(function Joined({ lots }) {
-  const [tincture, setTincture] = useState<StockIn>(() =>
+  const [tincture, setTincture] = useTyped<StockIn>('tincture', () =>
     firstStock(lots, ['TINCTURE'], { called: 'tincture', strengthPercent: 60 }),
   )
   const lot = stockOf(lots, ['TINCTURE']).find((l) => l.id === tincture.lotId)
-  const [decoction, setDecoction] = useState<StockIn>(() =>
+  const [decoction, setDecoction] = useTyped<StockIn>('decoction', () =>
     firstStock(
       // It is the same herb that is extracted twice.
       lots.filter((l) => l.herbs.some((h) => h.taxonId === lot?.herbs[0]?.taxonId)),
@@ -30,9 +30,9 @@ export const Joined = withLots(function Joined({ lots }) {
       { called: 'decoction' },
     ),
   )
-  const [ml, setMl] = useState(50)
-  const [target, setTarget] = useState(30)
-  const [order, setOrder] = useState<Order>('SPIRIT_FIRST')
+  const [ml, setMl] = useTyped('ml', 50)
+  const [target, setTarget] = useTyped('target', 30)
+  const [order, setOrder] = useTyped<Order>('order', 'SPIRIT_FIRST')
   const body = {
     kind: 'JOINED' as const,
     tincture,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
@@ -6,6 +5,7 @@ import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 const SALTS: StockIn[] = [{ called: 'salt' }]
 const WAYS = [
@@ -14,10 +14,10 @@ const WAYS = [
 ]
 
 export const Kept = withLots(function Kept({ lots }) {
-  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 100, 'INTERNAL', 'FRESH')])
-  const [by, setBy] = useState<'SALT' | 'FROST'>('SALT')
-  const [salt, setSalt] = useState<StockIn>(() => firstStock(lots, ['SALT'], { called: 'salt' }))
-  const [saltG, setSaltG] = useState(25)
+  const [herbs, setHerbs] = useTyped<HerbIn[]>('herbs', () => [firstHerb(lots, 100, 'INTERNAL', 'FRESH')])
+  const [by, setBy] = useTyped<'SALT' | 'FROST'>('by', 'SALT')
+  const [salt, setSalt] = useTyped<StockIn>('salt', () => firstStock(lots, ['SALT'], { called: 'salt' }))
+  const [saltG, setSaltG] = useTyped('saltG', 25)
   const body = {
     kind: 'KEPT' as const,
     herbs,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { useKeepsTo } from '../household/queries'
 import { useLots } from '../shelf/queries'
@@ -10,6 +9,7 @@ import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
 import type { LotView } from './lots'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
+import { useTyped } from '../ui/kept'
 
 type Request = Schemas['Infusing']
 
@@ -34,7 +34,7 @@ export function Oil() {
 
 function OilBench({ lots }: { lots: LotView[] }) {
   const keepsTo = useKeepsTo()
-  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
+  const [ownHerbs, setHerbs] = useTyped<HerbIn[]>('herbs')
   const herbs = ownHerbs ?? [
     firstHerb(
       lots,
@@ -43,13 +43,13 @@ function OilBench({ lots }: { lots: LotView[] }) {
       keepsTo('FRESH_IN_OIL') ? 'FRESH' : keepsTo('WILTED_IN_OIL') ? 'WILTED' : 'DRIED',
     ),
   ]
-  const [carrier, setCarrier] = useState<StockIn>(() =>
+  const [carrier, setCarrier] = useTyped<StockIn>('carrier', () =>
     firstStock(lots, ['CARRIER_OIL'], { called: 'olive oil' }),
   )
-  const [ratio, setRatio] = useState(7)
-  const [ownMethod, setMethod] = useState<Request['method']>()
+  const [ratio, setRatio] = useTyped('ratio', 7)
+  const [ownMethod, setMethod] = useTyped<Request['method']>('method')
   const method = ownMethod ?? (keepsTo('SUN_OIL') ? 'SUN' : keepsTo('WARM_OIL') ? 'WARM' : 'COLD')
-  const [eaten, setEaten] = useState(false)
+  const [eaten, setEaten] = useTyped('eaten', false)
   const body = {
     kind: 'INFUSED_OIL' as const,
     herbs,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { Slider } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
@@ -6,13 +5,14 @@ import { setPath } from './setPath'
 import { Spirits, spiritsOf } from './Spirits'
 import type { StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 export const Percolation = withLots(function Percolation({ lots }) {
-  const [herb, setHerb] = useState<HerbIn>(() => firstHerb(lots, 50, 'INTERNAL'))
-  const [ratio, setRatio] = useState(5)
-  const [strength, setStrength] = useState(45)
-  const [drops, setDrops] = useState(40)
-  const [ownSpirits, setSpirits] = useState<StockIn[]>()
+  const [herb, setHerb] = useTyped<HerbIn>('herb', () => firstHerb(lots, 50, 'INTERNAL'))
+  const [ratio, setRatio] = useTyped('ratio', 5)
+  const [strength, setStrength] = useTyped('strength', 45)
+  const [drops, setDrops] = useTyped('drops', 40)
+  const [ownSpirits, setSpirits] = useTyped<StockIn[]>('spirits')
   const spirits = ownSpirits ?? spiritsOf(lots)
   const body = {
     kind: 'PERCOLATION' as const,

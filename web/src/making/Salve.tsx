@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -9,6 +8,7 @@ import { OILS } from './Oil'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Request = Schemas['Salving']
 type OilIn = Request['oils'][number]
@@ -17,17 +17,17 @@ const WAXES: StockIn[] = [{ called: 'beeswax' }, { called: 'candelilla wax' }, {
 const BUTTERS: StockIn[] = [{ called: 'shea butter' }, { called: 'cocoa butter' }]
 
 export const Salve = withLots(function Salve({ lots }) {
-  const [oils, setOils] = useState<OilIn[]>(() => [
+  const [oils, setOils] = useTyped<OilIn[]>('oils', () => [
     { stock: firstStock(lots, ['INFUSED_OIL', 'CARRIER_OIL'], { called: 'olive oil' }, 80), parts: 1 },
   ])
-  const [wax, setWax] = useState<StockIn>(() => firstStock(lots, ['WAX'], { called: 'beeswax' }))
-  const [butter, setButter] = useState<StockIn>()
-  const [butterPercent, setButterPercent] = useState(15)
-  const [scented, setScented] = useState(UNSCENTED)
-  const [capacity, setCapacity] = useState(30)
-  const [count, setCount] = useState(1)
-  const [firmness, setFirmness] = useState<Request['firmness']>('MEDIUM')
-  const [storage, setStorage] = useState(20)
+  const [wax, setWax] = useTyped<StockIn>('wax', () => firstStock(lots, ['WAX'], { called: 'beeswax' }))
+  const [butter, setButter] = useTyped<StockIn>('butter')
+  const [butterPercent, setButterPercent] = useTyped('butterPercent', 15)
+  const [scented, setScented] = useTyped('scented', UNSCENTED)
+  const [capacity, setCapacity] = useTyped('capacity', 30)
+  const [count, setCount] = useTyped('count', 1)
+  const [firmness, setFirmness] = useTyped<Request['firmness']>('firmness', 'MEDIUM')
+  const [storage, setStorage] = useTyped('storage', 20)
   const lot = lots.find((l) => l.id === oils[0]?.stock.lotId)
   const body = {
     kind: 'SALVE' as const,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -8,6 +7,7 @@ import type { LotForm, LotView } from './lots'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Into = Schemas['Steeping']['into']
 
@@ -49,13 +49,13 @@ const firstLiquid = (lots: LotView[], into: Into) =>
   firstStock(lots, [LIQUIDS[into].form], LIQUIDS[into].usual)
 
 export const Steeped = withLots(function Steeped({ lots }) {
-  const [herbs, setHerbs] = useState<HerbIn[]>(() => [firstHerb(lots, 20, 'INTERNAL')])
-  const [into, setInto] = useState<Into>('VINEGAR')
-  const [liquid, setLiquid] = useState<StockIn>(() => firstLiquid(lots, 'VINEGAR'))
-  const [ratio, setRatio] = useState(8)
-  const [share, setShare] = useState(0)
-  const [vinegar, setVinegar] = useState<StockIn>(() => firstLiquid(lots, 'VINEGAR'))
-  const [outside, setOutside] = useState(false)
+  const [herbs, setHerbs] = useTyped<HerbIn[]>('herbs', () => [firstHerb(lots, 20, 'INTERNAL')])
+  const [into, setInto] = useTyped<Into>('into', 'VINEGAR')
+  const [liquid, setLiquid] = useTyped<StockIn>('liquid', () => firstLiquid(lots, 'VINEGAR'))
+  const [ratio, setRatio] = useTyped('ratio', 8)
+  const [share, setShare] = useTyped('share', 0)
+  const [vinegar, setVinegar] = useTyped<StockIn>('vinegar', () => firstLiquid(lots, 'VINEGAR'))
+  const [outside, setOutside] = useTyped('outside', false)
   const oxymel = into === 'HONEY' && share > 0
   const body = {
     kind: 'STEEPED' as const,

@@ -1,25 +1,25 @@
-import { useState } from 'react'
 import { Slider, Toggle } from '../ui/controls'
 import { BenchOf } from './BenchOf'
 import { stockOf } from './lots'
 import { setPath } from './setPath'
 import { firstStock, Stock, type StockIn } from './Stock'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 const TEAS: StockIn[] = [{ called: 'strong decoction' }]
 
 export const Syrup = withLots(function Syrup({ lots }) {
-  const [liquid, setLiquid] = useState<StockIn>(() =>
+  const [liquid, setLiquid] = useTyped<StockIn>('liquid', () =>
     firstStock(lots, ['TEA'], { called: 'strong decoction' }),
   )
   const lot = stockOf(lots, ['TEA']).find((l) => l.id === liquid.lotId)
-  const [ownMl, setMl] = useState<number>()
+  const [ownMl, setMl] = useTyped<number>('ml')
   const ml = ownMl ?? (Math.floor(lot?.remaining ?? 0) || 250)
-  const [honey, setHoney] = useState(false)
+  const [honey, setHoney] = useTyped('honey', false)
   const sugarOr = honey ? ({ called: 'honey' } as StockIn) : ({ called: 'sugar' } as StockIn)
-  const [own, setSweet] = useState<StockIn>()
+  const [own, setSweet] = useTyped<StockIn>('sweet')
   const sweet = own ?? firstStock(lots, [honey ? 'HONEY' : 'SUGAR'], sugarOr)
-  const [brix, setBrix] = useState(65)
+  const [brix, setBrix] = useTyped('brix', 65)
   const body = {
     kind: 'SYRUP' as const,
     liquid,

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider, Toggle } from '../ui/controls'
@@ -9,6 +8,7 @@ import { firstHerb, useHerbName } from './Herbs'
 import { setPath } from './setPath'
 import { TeaHerbs, type TeaHerb } from './TeaHerbs'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Liquid = NonNullable<Schemas['Brewing']['liquid']>
 
@@ -19,8 +19,8 @@ const LIQUIDS: { value: Liquid; label: string; hint?: string }[] = [
 ]
 
 export const Tea = withLots(function Tea({ lots }) {
-  const [wanted, setWanted] = useState(250)
-  const [own, setHerbs] = useState<TeaHerb[]>()
+  const [wanted, setWanted] = useTyped('wanted', 250)
+  const [own, setHerbs] = useTyped<TeaHerb[]>('herbs')
   const first = firstHerb(lots, 3, 'INTERNAL')
   const lot = lots.find((l) => l.id === (own?.[0]?.herb ?? first).lotId)
   const card = useTaxon(lot?.taxonId ?? own?.[0]?.herb.taxonId ?? '')
@@ -29,8 +29,8 @@ export const Tea = withLots(function Tea({ lots }) {
   // As strong as the card has it, until somebody says otherwise.
   const byCard = advice ? Math.max(1, Math.round((advice.gramsPerCup / advice.cupMl) * wanted)) : undefined
   const herbs = own ?? [{ herb: { ...first, massG: byCard ?? first.massG ?? 3 } }]
-  const [liquid, setLiquid] = useState<Liquid>('WATER')
-  const [honey, setHoney] = useState(false)
+  const [liquid, setLiquid] = useTyped<Liquid>('liquid', 'WATER')
+  const [honey, setHoney] = useTyped('honey', false)
   const body = { kind: 'TEA' as const, herbs, wantedMl: wanted, liquid, honey, route: 'INTERNAL' as const }
   const name = useHerbName(
     lots,

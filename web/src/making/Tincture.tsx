@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
@@ -14,6 +13,7 @@ import { stockOf, usable, type LotView } from './lots'
 import { PRESS, Spirits, spiritsOf, usePress } from './Spirits'
 import type { StockIn } from './Stock'
 import { setPath } from './setPath'
+import { useTyped } from '../ui/kept'
 
 type Request = Schemas['Tincturing']
 
@@ -26,23 +26,23 @@ function TinctureBench({ lots }: { lots: LotView[] }) {
   const [search] = useSearchParams()
   const asked = search.get('lot')
   const keepsTo = useKeepsTo()
-  const [ownHerbs, setHerbs] = useState<HerbIn[]>()
+  const [ownHerbs, setHerbs] = useTyped<HerbIn[]>('herbs')
   const herbs = ownHerbs ?? [
     asked
       ? { lotId: asked, massG: 20 }
       : firstHerb(lots, 20, 'INTERNAL', keepsTo('FRESH_PLANT') ? 'FRESH' : 'DRIED'),
   ]
-  const [ownRatio, setRatio] = useState<number>()
-  const [ownStrength, setStrength] = useState<number>()
-  const [basis, setBasis] = useState<Request['basis']>('MENSTRUUM')
-  const [ownWater, setWaterCounts] = useState<boolean>()
+  const [ownRatio, setRatio] = useTyped<number>('ratio')
+  const [ownStrength, setStrength] = useTyped<number>('strength')
+  const [basis, setBasis] = useTyped<Request['basis']>('basis', 'MENSTRUUM')
+  const [ownWater, setWaterCounts] = useTyped<boolean>('waterCounts')
   const waterCounts = ownWater ?? keepsTo('PLANT_WATER_COUNTS')
-  const [jarMl, setJarMl] = useState(250)
-  const [ownPress, setPress] = useState<Request['press']>()
+  const [jarMl, setJarMl] = useTyped('jarMl', 250)
+  const [ownPress, setPress] = useTyped<Request['press']>('press')
   const usualPress = usePress()
   const press = ownPress ?? usualPress
-  const [route, setRoute] = useState<Request['route']>('INTERNAL')
-  const [ownSpirits, setSpirits] = useState<StockIn[]>()
+  const [route, setRoute] = useTyped<Request['route']>('route', 'INTERNAL')
+  const [ownSpirits, setSpirits] = useTyped<StockIn[]>('spirits')
   const spirits = ownSpirits ?? spiritsOf(lots)
   const lot = lots.find((l) => l.id === herbs[0]?.lotId)
   const card = useTaxon(lot?.taxonId ?? herbs[0]?.taxonId ?? '')

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
@@ -7,6 +6,7 @@ import { firstHerb, useHerbName } from './Herbs'
 import { setPath } from './setPath'
 import { TeaHerbs, type TeaHerb } from './TeaHerbs'
 import { withLots } from './WithLots'
+import { useTyped } from '../ui/kept'
 
 type Use = Schemas['Washing']['use']
 
@@ -20,11 +20,11 @@ const USES: Record<Use, { label: string; hint: string; grams: number; ml: number
 const ALL = Object.keys(USES) as Use[]
 
 export const Wash = withLots(function Wash({ lots }) {
-  const [use, setUse] = useState<Use>('WASH')
-  const [herbs, setHerbs] = useState<TeaHerb[]>(() => [
+  const [use, setUse] = useTyped<Use>('use', 'WASH')
+  const [herbs, setHerbs] = useTyped<TeaHerb[]>('herbs', () => [
     { herb: firstHerb(lots, USES.WASH.grams, 'EXTERNAL') },
   ])
-  const [wanted, setWanted] = useState(USES.WASH.ml)
+  const [wanted, setWanted] = useTyped('wanted', USES.WASH.ml)
   const body = { kind: 'WASH' as const, herbs, wantedMl: wanted, use }
   return (
     <BenchOf

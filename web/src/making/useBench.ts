@@ -1,7 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import type { paths } from '../api/schema'
 import { useAcknowledged } from '../ui/Acknowledge'
@@ -9,6 +7,7 @@ import { isoToday } from '../ui/clock'
 import { inBreath } from '../ui/Findings'
 import { useLive } from '../ui/useLive'
 import { range } from '../ui/words'
+import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
 
 /** Any of the kinds; the server tells them apart by `kind`. */
 export type BatchRequest = paths['/api/making/batches']['post']['requestBody']['content']['application/json']
@@ -33,9 +32,10 @@ function inWords(view: Schemas['PlanView']): string {
 export function useBench(called: string, body: BatchBody) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const [id] = useState(() => v7())
-  const [named, setNamed] = useState('')
-  const [vessel, setVessel] = useState('')
+  const here = useHere()
+  const id = useKeptId(here)
+  const [named, setNamed] = useTyped('named', '')
+  const [vessel, setVessel] = useTyped('vessel', '')
   const reasons = useAcknowledged()
   const name = named || called
   const startedOn = isoToday()
@@ -54,6 +54,7 @@ export function useBench(called: string, body: BatchBody) {
         }),
       ),
     onSuccess: async (batch) => {
+      forget(here)
       await queries.invalidateQueries()
       await navigate(`/making/batches/${batch.id}`)
     },
@@ -61,6 +62,7 @@ export function useBench(called: string, body: BatchBody) {
   return {
     view: live.data,
     behind: live.behind,
+    here,
     plan: live.data?.plan,
     panel: {
       says: live.data && !live.behind ? inWords(live.data) : '',

@@ -1,11 +1,24 @@
 /** The time by the server's clock, which in the demo is a calendar of its own, and the household's day. */
+const KEPT = 'sallowbrook.clock'
 let ahead = 0
 let zone = 'UTC'
+try {
+  // Without a line the device goes on with what the server's clock showed last.
+  const kept = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as { ahead: number; zone: string } | null
+  if (kept) ({ ahead, zone } = kept)
+} catch {
+  // Nothing readable: then the device's own clock.
+}
 
 /** Notes what the server's clock showed just now, and where the household counts its days. */
 export function setNow(iso: string, householdZone?: string) {
   ahead = Date.parse(iso) - Date.now()
   zone = householdZone ?? zone
+  try {
+    localStorage.setItem(KEPT, JSON.stringify({ ahead, zone }))
+  } catch {
+    // A full or forbidden store: known as long as the page.
+  }
 }
 
 export const householdZone = () => zone

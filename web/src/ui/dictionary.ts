@@ -227,6 +227,27 @@ export const READY: Record<Schemas['ReadyView']['state'], string> = {
   OVER: 'over',
 }
 
+/** How a stand fares over the years. */
+export const FARES: Record<NonNullable<Schemas['YearsView']['word']>, string> = {
+  HOLDS: 'holds',
+  DECLINES: 'declines: leave it to recover',
+  UNKNOWN: 'not known: too little was counted, or it says nothing clear',
+}
+
+export const REACTION: Record<Schemas['ContactView']['reaction'], string> = {
+  NONE: 'nothing',
+  ITCH: 'itching or redness',
+  RASH: 'a rash',
+  BLISTERS: 'blisters or swelling',
+  BREATH: 'trouble with breath, face or circulation',
+}
+
+export const SEX: Record<NonNullable<Schemas['HarvestRequest']['sex']>, string> = {
+  FEMALE: 'female',
+  MALE: 'male',
+  BOTH: 'some of each',
+}
+
 export const MARK: Record<Schemas['MarkView']['mark'], string> = {
   ...READY,
   WATCHED: 'only to look at',

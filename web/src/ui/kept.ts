@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type Dispatch, type SetStateAction } from 'react'
+import { useLocation } from 'react-router'
 import { v7 } from 'uuid'
 
 const PREFIX = 'sallowbrook.draft.'
@@ -34,6 +35,20 @@ export function useKept<T>(form: string, field: string, first: T | (() => T)) {
     else write(key, value)
   }, [key, value, begun])
   return [value, setValue] as const
+}
+
+/** What the page at this address keeps its fields under: a bench opened for another jar is another form. */
+export function useHere() {
+  const { pathname, search } = useLocation()
+  const [here] = useState(pathname + search)
+  return here
+}
+
+/** As useState, kept under this page's address; see {@link useKept}. */
+export function useTyped<T>(field: string): readonly [T | undefined, Dispatch<SetStateAction<T | undefined>>]
+export function useTyped<T>(field: string, first: T | (() => T)): readonly [T, Dispatch<SetStateAction<T>>]
+export function useTyped<T>(field: string, first?: T | (() => T)) {
+  return useKept<T | undefined>(useHere(), field, first)
 }
 
 /** The id that a form will be saved under: the same after a reload, so that what was sent already is not sent as another. */

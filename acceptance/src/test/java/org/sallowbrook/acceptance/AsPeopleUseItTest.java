@@ -79,6 +79,28 @@ public class AsPeopleUseItTest extends InBrowser {
     }
 
     @Test
+    public void aBenchAndACourseAreAsTheyWereLeft() {
+        go("/making/tincture");
+        Locator exact = field("Amount of herb, exactly");
+        exact.fill("31");
+        exact.press("Enter");
+        assertThat(main()).containsText("155 mL");
+        page.reload();
+        assertThat(main()).containsText("What you typed here before was not saved");
+        assertThat(main()).containsText("155 mL");
+        accessible("a bench gone on with");
+        button("Leave it").click();
+        assertThat(main()).containsText("100 mL");
+        go("/dosing/new");
+        Locator lasts = field("Lasts, exactly");
+        lasts.fill("3");
+        lasts.press("Enter");
+        page.goBack();
+        page.goForward();
+        assertThat(lasts).hasValue("3");
+    }
+
+    @Test
     public void whatWasTickedOffByMistakeIsTakenBackOnTheSpot() {
         go("/");
         Locator any =
@@ -171,7 +193,7 @@ public class AsPeopleUseItTest extends InBrowser {
         field("Supplier").click();
         assertThat(field("How much")).hasValue("56.699");
         assertThat(unit).hasValue("g");
-        assertThat(main()).containsText("2 oz = 56.7 g");
+        assertThat(main()).containsText("2 oz = 56.699 g");
         field("How much").fill("0.5");
         unit.selectOption("kg");
         assertThat(field("How much")).hasValue("500");

@@ -20,10 +20,6 @@ public class HouseholdTest extends InBrowser {
         heading("Household").waitFor();
     }
 
-    private Locator section(String title) {
-        return page.locator("section:has(> div > h2:text-is('" + title + "'))");
-    }
-
     private static Locator in(Locator section, String label) {
         return section.getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
     }

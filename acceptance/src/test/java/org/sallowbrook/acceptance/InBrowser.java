@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,6 +23,14 @@ import org.testng.annotations.BeforeSuite;
 
 /** One application and one Chromium for all tests; a fresh signed-in page for each class. */
 public abstract class InBrowser {
+
+    private static final List<String> ARGS = List.of(
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
 
     private static Application application;
     private static Playwright playwright;
@@ -42,13 +51,7 @@ public abstract class InBrowser {
                     .launch(new BrowserType.LaunchOptions()
                             .setExecutablePath(Path.of("/usr/bin/chromium"))
                             .setChromiumSandbox(false)
-                            .setArgs(List.of(
-                                    "--disable-gpu",
-                                    "--disable-quic",
-                                    "--no-first-run",
-                                    "--disable-background-networking",
-                                    "--disable-component-update",
-                                    "--disable-sync")));
+                            .setArgs(ARGS));
             axe = Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
         }
     }
@@ -84,11 +87,33 @@ public abstract class InBrowser {
         }
         context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
+                .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         context.setDefaultTimeout(15_000);
         PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
         page = context.newPage();
         return page;
+    }
+
+    /** A phone that keeps what it has in a folder, as a browser does that is closed and opened again. */
+    protected final BrowserContext phone(Path profile) {
+        if (context != null) {
+            context.close();
+        }
+        context = playwright
+                .chromium()
+                .launchPersistentContext(
+                        profile,
+                        new BrowserType.LaunchPersistentContextOptions()
+                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setChromiumSandbox(false)
+                                .setArgs(ARGS)
+                                .setViewportSize(390, 844)
+                                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context.setDefaultTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        page = context.pages().get(0);
+        return context;
     }
 
     /** A page of its own, without the application, in a time zone; closed with the test class. */
@@ -111,7 +136,12 @@ public abstract class InBrowser {
         heading("Today").waitFor();
     }
 
+    /** A page opened by its address; a bench or a course that an earlier test left unsaved is not on it. */
     protected final void go(String path) {
+        if (page.url().startsWith("http")) {
+            page.evaluate("for (const key of Object.keys(sessionStorage)) {"
+                    + " if (key.startsWith('sallowbrook.draft./')) sessionStorage.removeItem(key) }");
+        }
         page.navigate(application.url() + path);
     }
 
@@ -142,6 +172,18 @@ public abstract class InBrowser {
     protected final Locator region(String name) {
         return page.getByRole(
                 AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** A part of the page by its heading. */
+    protected final Locator section(String title) {
+        return page.locator("section")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByRole(
+                                AriaRole.HEADING,
+                                new Page.GetByRoleOptions()
+                                        .setName(title)
+                                        .setExact(true)
+                                        .setLevel(2))));
     }
 
     protected final Locator main() {

@@ -61,6 +61,8 @@ public final class HarvestGate {
     }
 
     /**
+     * @param perPlant how much of the part of each plant is taken, 0..1; null where nobody said
+     * @param sex of the plants; null where nobody said
      * @param shareTaken of the stand's part, 0..1, with this harvest
      * @param sharePicked already this season, 0..1
      * @param tells characters looked at again today that agree with the plant
@@ -74,7 +76,8 @@ public final class HarvestGate {
             Site site,
             LifeStage stage,
             LocalDate on,
-            double massG,
+            @Nullable Double perPlant,
+            @Nullable Sex sex,
             double shareTaken,
             double sharePicked,
             Set<String> tells,
@@ -83,11 +86,12 @@ public final class HarvestGate {
             Season season,
             Schools schools) {
         public Request {
-            Checks.begin()
-                    .positive("massG", massG)
-                    .range("shareTaken", shareTaken, 0, 1)
-                    .range("sharePicked", sharePicked, 0, 1)
-                    .done();
+            Checks checks =
+                    Checks.begin().range("shareTaken", shareTaken, 0, 1).range("sharePicked", sharePicked, 0, 1);
+            if (perPlant != null) {
+                checks.range("perPlant", perPlant, 0, 1);
+            }
+            checks.done();
             tells = Set.copyOf(tells);
             openOnThePiece = List.copyOf(openOnThePiece);
         }
@@ -113,6 +117,29 @@ public final class HarvestGate {
     /** Whether a change makes plants older than they were said to be, which may let their roots be dug. */
     public static boolean olderThanSaid(@Nullable Integer since, @Nullable Integer now) {
         return since != null && (now == null || now < since);
+    }
+
+    /**
+     * Whether what was picked and not weighed then may still come into the house.
+     *
+     * @param look that speaks for the stand on the day it was picked; null when none does any more
+     * @param doubted whether somebody has since doubted the stand
+     */
+    public static List<Finding> broughtHome(IdentityOnRecord.@Nullable Look look, boolean doubted, Site site) {
+        List<Finding> findings = new ArrayList<>();
+        if (doubted || look == null || look.status() != Identification.Status.CONFIRMED) {
+            findings.add(Finding.stop(
+                    "IDENTITY_DOUBTED",
+                    "Since it was picked, what grows there has come into doubt.",
+                    "Keep it apart and use nothing of it; throw it away, or identify the stand again first."));
+        }
+        if (site.ground() == Site.Ground.CONTAMINATED) {
+            findings.add(Finding.stop(
+                    "CONTAMINATED",
+                    "Since it was picked, the ground was found to be contaminated.",
+                    "Throw it away; washing does not help."));
+        }
+        return findings;
     }
 
     /** Nobody knows what grows there. */
@@ -397,6 +424,16 @@ public final class HarvestGate {
         }
     }
 
+    private static void sex(Request request, List<Finding> findings) {
+        boolean male = request.sex() == Sex.MALE || request.sex() == Sex.BOTH;
+        if (male && !request.taxon().sexes().isEmpty() && request.schools().of(Question.SEXES) == School.FEMALE_ONLY) {
+            findings.add(Finding.warn(
+                    "MALE_PLANTS",
+                    "This household picks of female plants only, and some of these are male.",
+                    "Leave the male ones, or say why they are taken."));
+        }
+    }
+
     private static void part(Request request, List<Finding> findings) {
         UsedPart part = request.taxon().usedPart(request.part()).orElse(null);
         if (part == null) {
@@ -413,6 +450,7 @@ public final class HarvestGate {
         age(request, part, findings);
         frost(request, part, findings);
         time(request, part, findings);
+        sex(request, findings);
         if (request.taxon().origin() == Taxon.Origin.INVASIVE) {
             findings.add(Finding.note(
                     "TAKE_ALL",
@@ -421,6 +459,13 @@ public final class HarvestGate {
                     "Take all of it. What you do not use, dry to death on a sheet or give to the waste that is burnt: never on"
                             + " the compost, never back outside."));
             return;
+        }
+        if (request.perPlant() != null && request.perPlant() > part.sharePerPlant() + 1e-9) {
+            findings.add(Finding.warn(
+                    "OVER_PLANT_SHARE",
+                    Words.percent(request.perPlant()) + " of each plant is taken; "
+                            + Words.percent(part.sharePerPlant()) + " is what one plant can spare.",
+                    "Take less of each, and of more plants, or say why."));
         }
         double all = request.shareTaken() + request.sharePicked();
         double quota = quota(part, request.schools());

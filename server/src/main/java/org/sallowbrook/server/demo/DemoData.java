@@ -730,7 +730,10 @@ class DemoData implements ApplicationRunner {
                         stage,
                         people.today(),
                         massG,
+                        null,
                         share,
+                        null,
+                        null,
                         weather,
                         List.of("leaf-division", "leaf-margin", "stem-surface", "leaf-hairs"),
                         true,
@@ -894,7 +897,8 @@ class DemoData implements ApplicationRunner {
             double[] grams) {
         go(before, 10);
         UUID run = Owned.newId();
-        double freshG = harvests.harvest(harvest).massG();
+        double freshG =
+                java.util.Objects.requireNonNull(harvests.harvest(harvest).massG());
         drying.start(new DryingService.StartRequest(
                 run,
                 harvest,

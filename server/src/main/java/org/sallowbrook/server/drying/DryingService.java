@@ -230,7 +230,7 @@ public class DryingService implements DueSource {
     @Transactional(readOnly = true)
     public List<HarvestService.HarvestView> waiting() {
         List<HarvestService.HarvestView> recent =
-                harvests.harvestsSince(people.today().minusDays(WAITS_DAYS));
+                harvests.weighedSince(people.today().minusDays(WAITS_DAYS));
         Set<UUID> racked = new HashSet<>(
                 runs.racked(recent.stream().map(HarvestService.HarvestView::id).toList()));
         return recent.stream()
@@ -249,13 +249,13 @@ public class DryingService implements DueSource {
                         "drying",
                         h.id(),
                         "Put on the rack: " + h.commonName(),
-                        h.code() + ", " + Words.grams(h.massG()) + " from " + h.standName(),
+                        h.code() + ", " + Words.grams(weightOf(h)) + " from " + h.standName(),
                         h.on(),
                         span.morning(h.on()),
                         h.on().isBefore(span.today()),
                         null,
                         null,
-                        h.massG(),
+                        weightOf(h),
                         "g"));
             }
         }
@@ -298,11 +298,19 @@ public class DryingService implements DueSource {
         return due;
     }
 
+    private static double weightOf(HarvestService.HarvestView harvest) {
+        if (harvest.massG() == null) {
+            throw new Problem.Conflict("This harvest was not weighed yet; weigh it first.");
+        }
+        return harvest.massG();
+    }
+
     public RunView start(StartRequest request) {
         if (once.repeated("run", request.id(), runs::existsById, request)) {
             return view(find(request.id()));
         }
         HarvestService.HarvestView harvest = harvests.harvest(request.harvestId());
+        double massG = weightOf(harvest);
         if (runs.existsByHarvestId(harvest.id())) {
             throw new Problem.Conflict("This harvest is on a rack already.");
         }
@@ -319,7 +327,7 @@ public class DryingService implements DueSource {
                                         harvest.on().atStartOfDay(people.zone()).toInstant()),
                         "at",
                         "must not be before the harvest of " + Words.day(harvest.on()))
-                .range("freshG", request.freshG(), 0.1, harvest.massG() * MOST_OF_HARVEST)
+                .range("freshG", request.freshG(), 0.1, massG * MOST_OF_HARVEST)
                 .that(
                         request.moisture() == null
                                 || FreshMoisture.plausible(request.moisture().moisture(), general),

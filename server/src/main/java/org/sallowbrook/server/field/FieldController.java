@@ -144,6 +144,16 @@ class FieldController {
         return harvests.harvest(id, request);
     }
 
+    @GetMapping("/harvests/unweighed")
+    List<HarvestService.HarvestView> unweighed() {
+        return harvests.unweighed();
+    }
+
+    @PutMapping("/harvests/{id}/weight")
+    HarvestService.HarvestView weigh(@PathVariable UUID id, @RequestBody HarvestService.WeightRequest request) {
+        return harvests.weigh(id, request);
+    }
+
     @PostMapping("/harvests/{id}/strike")
     void strikeHarvest(@PathVariable UUID id, @RequestBody StrikeRequest request) {
         harvests.strikeHarvest(id, request);

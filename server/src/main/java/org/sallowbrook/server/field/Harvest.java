@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.sallowbrook.core.field.Sex;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.Entry;
 
@@ -23,8 +24,21 @@ class Harvest extends Entry {
 
     LocalDate onDay = LocalDate.EPOCH;
 
+    /** Null until it is weighed at home. */
+    @org.jspecify.annotations.Nullable
     @Column(name = "mass_g")
-    double massG;
+    Double massG;
+
+    /** As it was picked where nothing was weighed: two bags. */
+    String measuredAs = "";
+
+    @org.jspecify.annotations.Nullable
+    @Enumerated(EnumType.STRING)
+    Sex sex;
+
+    /** How much of each plant, 0..1. */
+    @org.jspecify.annotations.Nullable
+    Double sharePerPlant;
 
     double shareTaken;
     String weather = "";

@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.OnThePiece;
+import org.sallowbrook.core.field.Sex;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -40,6 +42,9 @@ import tools.jackson.databind.json.JsonMapper;
 public class HarvestService implements DueSource {
 
     /**
+     * @param massG weighed in the field; null where it is weighed at home, and then {@code measuredAs} says what was picked
+     * @param measuredAs in handfuls, stems or bags
+     * @param perPlant how much of the part of each plant was taken, 0..1
      * @param leftStanding what was left and why
      * @param returnOn when somebody comes back for what was not ready, within {@value #RETURNS_DAYS} days
      */
@@ -48,8 +53,11 @@ public class HarvestService implements DueSource {
             Taxon.Part part,
             LifeStage stage,
             LocalDate on,
-            Double massG,
+            @Nullable Double massG,
+            @Nullable String measuredAs,
             Double shareTaken,
+            @Nullable Double perPlant,
+            @Nullable Sex sex,
             String weather,
             List<String> tells,
             Boolean examinedSingly,
@@ -71,10 +79,14 @@ public class HarvestService implements DueSource {
             String commonName,
             Taxon.Part part,
             LocalDate on,
-            Double massG,
+            @Nullable Double massG,
+            String measuredAs,
             Double shareTaken,
             String weather,
             String pickedBy) {}
+
+    /** @param massG as it weighs at home, before anything is thrown away */
+    public record WeightRequest(Double massG) {}
 
     private static final double MOST_G = 100_000;
     private static final int RETURNS_DAYS = 60;
@@ -82,6 +94,7 @@ public class HarvestService implements DueSource {
     private final StandService stands;
     private final LookReader looks;
     private final SeasonService seasons;
+    private final YearsService years;
     private final Harvests harvests;
     private final Tags tags;
     private final HerbariumService herbarium;
@@ -98,6 +111,7 @@ public class HarvestService implements DueSource {
             StandService stands,
             LookReader looks,
             SeasonService seasons,
+            YearsService years,
             Harvests harvests,
             Tags tags,
             HerbariumService herbarium,
@@ -112,6 +126,7 @@ public class HarvestService implements DueSource {
         this.stands = stands;
         this.looks = looks;
         this.seasons = seasons;
+        this.years = years;
         this.harvests = harvests;
         this.tags = tags;
         this.herbarium = herbarium;
@@ -151,8 +166,16 @@ public class HarvestService implements DueSource {
             return harvest(request.id());
         }
         looks.notInFuture(request.on());
-        Checks.begin()
-                .range("massG", request.massG(), 0.1, MOST_G)
+        String measuredAs =
+                request.measuredAs() == null ? "" : request.measuredAs().strip();
+        Checks checks = Checks.begin();
+        if (request.massG() != null) {
+            checks.range("massG", request.massG(), 0.1, MOST_G);
+        } else {
+            checks.that(
+                    !measuredAs.isEmpty(), "measuredAs", "is needed where nothing was weighed: two bags, six handfuls");
+        }
+        checks.that(measuredAs.length() <= 120, "measuredAs", "must have at most 120 letters")
                 .that(request.weather().length() <= 300, "weather", "must have at most 300 letters")
                 .that(
                         request.leftStanding() == null || request.leftStanding().length() <= 300,
@@ -173,6 +196,9 @@ public class HarvestService implements DueSource {
         harvest.part = request.part();
         harvest.onDay = request.on();
         harvest.massG = request.massG();
+        harvest.measuredAs = measuredAs;
+        harvest.sharePerPlant = request.perPlant();
+        harvest.sex = request.sex();
         harvest.shareTaken = request.shareTaken();
         harvest.weather = request.weather().strip();
         harvest.tells = json.writeValueAsString(request.tells());
@@ -184,16 +210,53 @@ public class HarvestService implements DueSource {
         harvest.pickedBy = Member.current().displayName();
         harvest.code = codes.next("H", request.on());
         harvest = harvests.saveAndFlush(harvest);
+        if (harvest.massG != null) {
+            intoTheHouse(harvest, stand);
+        }
+        return view(harvest, stand);
+    }
+
+    /** Weighs what came home in a bag; only then is it in the house. The same weight again changes nothing. */
+    public HarvestView weigh(UUID id, WeightRequest request) {
+        Harvest harvest =
+                harvests.findById(id).filter(h -> !h.struck()).orElseThrow(() -> new Problem.NotFound("harvest"));
+        Stand stand = stands.find(harvest.standId);
+        Checks.begin().range("massG", request.massG(), 0.1, MOST_G).done();
+        if (harvest.massG != null) {
+            if (Math.abs(harvest.massG - request.massG()) > 1e-9) {
+                throw new Problem.Conflict("It was weighed already: " + Words.grams(harvest.massG) + ".");
+            }
+            return view(harvest, stand);
+        }
+        gatekeeper.pass(
+                "harvest",
+                id,
+                HarvestGate.broughtHome(looks.speaking(stand, harvest.onDay), stand.doubted, stand.site()),
+                List.of());
+        harvest.massG = request.massG();
+        harvests.saveAndFlush(harvest);
+        intoTheHouse(harvest, stand);
+        return view(harvest, stand);
+    }
+
+    private void intoTheHouse(Harvest harvest, Stand stand) {
         events.publishEvent(new HarvestRecorded(
-                standId,
+                stand.id,
                 stand.name,
                 harvest.id,
                 harvest.code,
                 harvest.taxonId,
                 harvest.part,
                 harvest.onDay,
-                harvest.massG));
-        return view(harvest, stand);
+                java.util.Objects.requireNonNull(harvest.massG)));
+    }
+
+    /** What came home and was not weighed yet. */
+    @Transactional(readOnly = true)
+    public List<HarvestView> unweighed() {
+        return harvests.findAllByMassGIsNullOrderByOnDayDescIdDesc(Past.page(0)).stream()
+                .map(h -> view(h, stands.find(h.standId)))
+                .toList();
     }
 
     /** It was another plant, another stand or another day. Refused where something was made of it. */
@@ -201,7 +264,9 @@ public class HarvestService implements DueSource {
         String reason = request.checked();
         Harvest harvest =
                 harvests.findById(id).filter(h -> !h.struck()).orElseThrow(() -> new Problem.NotFound("harvest"));
-        events.publishEvent(new HarvestStruck(id, reason));
+        if (harvest.massG != null) {
+            events.publishEvent(new HarvestStruck(id, reason));
+        }
         harvest.strike(clock.instant(), reason);
         harvests.saveAndFlush(harvest);
     }
@@ -217,13 +282,13 @@ public class HarvestService implements DueSource {
                         herbarium.taxon(h.taxonId).commonName() + ", " + Words.lower(h.part),
                         h.code,
                         h.onDay,
-                        Words.grams(h.massG) + " from "
+                        (h.massG == null ? h.measuredAs + ", not weighed" : Words.grams(h.massG)) + " from "
                                 + names.computeIfAbsent(h.standId, id -> stands.find(id).name)));
     }
 
     @Transactional(readOnly = true)
-    public List<HarvestView> harvestsSince(LocalDate from) {
-        return harvests.findAllByOnDayGreaterThanEqualOrderByOnDayDescIdDesc(from).stream()
+    public List<HarvestView> weighedSince(LocalDate from) {
+        return harvests.findAllByMassGIsNotNullAndOnDayGreaterThanEqualOrderByOnDayDescIdDesc(from).stream()
                 .map(h -> view(h, stands.find(h.standId)))
                 .toList();
     }
@@ -265,10 +330,11 @@ public class HarvestService implements DueSource {
                                         l -> herbarium.taxon(l.taxon()).danger().dangerous()),
                         looks.tellable(taxon, request.stage()),
                         tag(stand, request.tagId())),
-                stand.site(),
+                years.site(stand, taxon, request.part()),
                 request.stage(),
                 request.on(),
-                request.massG(),
+                request.perPlant(),
+                request.sex(),
                 request.shareTaken(),
                 picked(stand, request),
                 tells,
@@ -278,29 +344,46 @@ public class HarvestService implements DueSource {
                 schools.chosen()));
     }
 
-    /** To be gone back to: until something was picked there again. */
+    /** To be weighed, and to be gone back to until something was picked there again. */
     @Override
     @Transactional(readOnly = true)
     public List<Due> due(Span span) {
-        return harvests.toReturnTo(span.from(), span.to()).stream()
-                .map(h -> {
-                    LocalDate on = java.util.Objects.requireNonNull(h.returnOn);
-                    Stand stand = stands.find(h.standId);
-                    return new Due(
-                            Due.Kind.RETURN,
-                            "field",
-                            stand.id,
-                            "Back to " + stand.name,
-                            Words.lower(h.part) + ", not ready on " + Words.day(h.onDay),
-                            on,
-                            span.morning(on),
-                            on.isBefore(span.today()),
-                            null,
-                            null,
-                            null,
-                            null);
-                })
-                .toList();
+        Stream<Due> toWeigh = unweighed().stream()
+                .filter(h -> span.holds(h.on()))
+                .map(h -> new Due(
+                        Due.Kind.WEIGH_HARVEST,
+                        "field",
+                        h.id(),
+                        "Weigh what was picked at " + h.standName(),
+                        h.measuredAs() + ", " + Words.lower(h.part()),
+                        h.on(),
+                        span.morning(h.on()),
+                        h.on().isBefore(span.today()),
+                        null,
+                        null,
+                        null,
+                        null));
+        return Stream.concat(toWeigh, toReturnTo(span)).toList();
+    }
+
+    private Stream<Due> toReturnTo(Span span) {
+        return harvests.toReturnTo(span.from(), span.to()).stream().map(h -> {
+            LocalDate on = java.util.Objects.requireNonNull(h.returnOn);
+            Stand stand = stands.find(h.standId);
+            return new Due(
+                    Due.Kind.RETURN,
+                    "field",
+                    stand.id,
+                    "Back to " + stand.name,
+                    Words.lower(h.part) + ", not ready on " + Words.day(h.onDay),
+                    on,
+                    span.morning(on),
+                    on.isBefore(span.today()),
+                    null,
+                    null,
+                    null,
+                    null);
+        });
     }
 
     private HarvestGate.Season season(Stand stand, HarvestRequest request) {
@@ -340,6 +423,7 @@ public class HarvestService implements DueSource {
                 h.part,
                 h.onDay,
                 h.massG,
+                h.measuredAs,
                 h.shareTaken,
                 h.weather,
                 h.pickedBy);

@@ -10,7 +10,9 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface Harvests extends JpaRepository<Harvest, UUID> {
-    List<Harvest> findAllByOnDayGreaterThanEqualOrderByOnDayDescIdDesc(LocalDate from);
+    List<Harvest> findAllByMassGIsNotNullAndOnDayGreaterThanEqualOrderByOnDayDescIdDesc(LocalDate from);
+
+    Slice<Harvest> findAllByMassGIsNullOrderByOnDayDescIdDesc(Pageable page);
 
     Slice<Harvest> findAllByOrderByOnDayDescIdDesc(Pageable page);
 

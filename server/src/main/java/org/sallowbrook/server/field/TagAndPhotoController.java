@@ -33,6 +33,11 @@ class TagAndPhotoController {
         this.photos = photos;
     }
 
+    @GetMapping("/tags")
+    List<TagService.TagView> tags() {
+        return tags.tags();
+    }
+
     @GetMapping("/stands/{id}/tags")
     List<TagService.TagView> tags(@PathVariable UUID id) {
         return tags.tags(id);

@@ -124,6 +124,16 @@ public class TagService {
                 .toList();
     }
 
+    /** Of every stand, those that still hold: for a device that goes where there is no line. */
+    @Transactional(readOnly = true)
+    public List<TagView> tags() {
+        return tags
+                .findAllByConfirmedOnGreaterThanEqualOrderByStake(people.today().minusDays(Tag.VALID_DAYS))
+                .stream()
+                .map(this::view)
+                .toList();
+    }
+
     private TagView view(TagEntity t) {
         LocalDate today = people.today();
         return new TagView(

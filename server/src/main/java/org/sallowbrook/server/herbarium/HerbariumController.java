@@ -288,7 +288,16 @@ class HerbariumController {
 
     @GetMapping("/taxa/{id}")
     TaxonView taxon(@PathVariable String id) {
-        Taxon t = herbarium.taxon(id);
+        return view(herbarium.taxon(id));
+    }
+
+    /** Every card whole, for a device that goes where there is no line. */
+    @GetMapping("/cards")
+    List<TaxonView> cards() {
+        return herbarium.herbarium().taxa().stream().map(this::view).toList();
+    }
+
+    private TaxonView view(Taxon t) {
         return new TaxonView(
                 t.id(),
                 t.naming(),

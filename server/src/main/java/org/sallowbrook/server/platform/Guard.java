@@ -25,7 +25,7 @@ class Guard {
 
     static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
-                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self';"
+                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self';"
                     + " frame-ancestors 'none'";
 
     /** @param demo whether the demo's sign-in is shown on the first page */

@@ -1,0 +1,192 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** A walk without a line, on a phone that is closed and opened on the way. */
+public class NotebookTest extends InBrowser {
+
+    private static final String NETTLES = "Nettles behind the hedge";
+    private static final String DITCH = "Something by the ditch";
+    private static final String LIMES = "The three limes";
+    private static final String VERGE = "St John's-wort on the verge";
+
+    private Path profile;
+    private BrowserContext phone;
+
+    @BeforeClass
+    @Override
+    public void signIn() {
+        try {
+            profile = Files.createTempDirectory("sallowbrook-phone");
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        phone = phone(profile);
+        signIn("ilse");
+        // The first visit puts the pages on the device; from the second on they open from there.
+        page.evaluate("() => navigator.serviceWorker.ready.then(() => undefined)");
+        go("/field/notebook");
+        assertThat(section("On this device")).containsText("Cards of plants");
+    }
+
+    private Locator waiting() {
+        return section("Waiting for the line").getByRole(AriaRole.LISTITEM);
+    }
+
+    private void stand(String name) {
+        go("/field");
+        link(name).first().click();
+        heading(name).waitFor();
+    }
+
+    @Test
+    public void aWalkWithoutALineIsKeptAndSentOnce() throws IOException {
+        stand(LIMES);
+        int before = sightings();
+        phone.setOffline(true);
+        stand(LIMES);
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("No line to Sallowbrook");
+        button("First flowers").click();
+        assertThat(main()).containsText("Kept on this device");
+        page.getByLabel(Pattern.compile("^Pictures, JPEG")).setInputFiles(picture());
+        assertThat(main()).containsText("limes.png");
+        field("What it shows").fill("the limes in July");
+        button("Add the photo").click();
+        assertThat(link("2 things in the notebook, not sent yet")).isVisible();
+
+        stand(DITCH);
+        link("Identify").click();
+        IdentifyPage.at(page, "in leaf")
+                .see("Hairs on the upper side", "long stinging hairs among short ones")
+                .see("Stem in cross-section", "square")
+                .see("Edge of the leaf or leaflet", "sharp even teeth");
+        button("What does this say?").click();
+        assertThat(main()).containsText("what it says waits until it is back");
+        accessible("a look without a line");
+        button("Keep what I saw").click();
+        heading("Notebook").waitFor();
+
+        harvest(NETTLES, "in leaf", "two bags");
+        harvest(VERGE, "in flower", "a basket");
+        assertThat(waiting()).hasCount(5);
+        accessible("notebook on the phone");
+
+        // The phone is put away: what was written down is on it when it is opened again, still without a line.
+        phone.close();
+        phone = phone(profile);
+        phone.setOffline(true);
+        go("/field/notebook");
+        assertThat(waiting()).hasCount(5);
+        assertThat(waiting().first()).containsText("First flowers at " + LIMES);
+
+        phone.setOffline(false);
+        // A browser that was closed has forgotten who was signed in.
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true))
+                .fill("ilse");
+        dialog.getByLabel("Password", new Locator.GetByLabelOptions().setExact(true))
+                .fill("merrow-demo");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign in"))
+                .click();
+        assertThat(dialog).hasCount(0);
+        assertThat(waiting()).hasCount(0);
+        Locator refused = section("Refused: put it right").getByRole(AriaRole.LISTITEM);
+        assertThat(refused.first()).containsText(VERGE);
+        assertThat(refused.first()).containsText("contaminated");
+
+        // Once each, on the server.
+        stand(LIMES);
+        org.assertj.core.api.Assertions.assertThat(sightings()).isEqualTo(before + 1);
+        assertThat(page.getByAltText("the limes in July")).hasCount(1);
+        go("/drying");
+        Locator bag = section("Picked, waiting for the rack")
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("two bags"));
+        assertThat(bag).hasCount(1);
+        bag.getByLabel(Pattern.compile("^Weight of")).first().fill("240");
+        bag.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Weighed"))
+                .click();
+        assertThat(section("Picked, waiting for the rack")).containsText("240 g stinging nettle");
+
+        // What was refused is in its form again, with all that was typed, and its reason.
+        go("/field/notebook");
+        button("Back to its form").first().click();
+        assertThat(field("How much, by eye")).hasValue("a basket");
+        assertThat(region("Harvest findings")).containsText("contaminated");
+        assertThat(button("Record the harvest")).isDisabled();
+        go("/field/notebook");
+        assertThat(main()).containsText("Nothing waits here");
+    }
+
+    /** Whoever signs out leaves nothing of the household on the phone. */
+    @Test(dependsOnMethods = "aWalkWithoutALineIsKeptAndSentOnce")
+    public void signingOutClearsThePhoneAndWarnsOfWhatWasNotSent() {
+        phone.setOffline(true);
+        stand(LIMES);
+        button("First flowers").click();
+        assertThat(main()).containsText("Kept on this device");
+        button("Sign out").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("One thing written down on this device did not reach Sallowbrook yet");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Stay signed in"))
+                .click();
+        phone.setOffline(false);
+        assertThat(page.getByText("in the notebook, not sent yet")).hasCount(0);
+        button("Sign out").click();
+        page.waitForURL(Pattern.compile("/sign-in"));
+        org.assertj.core.api.Assertions.assertThat(page.evaluate("""
+                        async () => {
+                          const open = indexedDB.open('sallowbrook');
+                          const db = await new Promise((ok) => (open.onsuccess = () => ok(open.result)));
+                          const counts = [...db.objectStoreNames].map((name) => new Promise((ok) => {
+                            const all = db.transaction(name).objectStore(name).count();
+                            all.onsuccess = () => ok(all.result);
+                          }));
+                          return (await Promise.all(counts)).join();
+                        }""")).isEqualTo("0,0");
+    }
+
+    private int sightings() {
+        return ((Number) page.evaluate(
+                        "async (id) =>" + " (await (await fetch(`/api/field/stands/${id}/sightings`)).json()).length",
+                        page.url().replaceFirst(".*/", "")))
+                .intValue();
+    }
+
+    private void harvest(String stand, String stage, String measured) {
+        stand(stand);
+        link("Harvest").click();
+        heading("Harvest").waitFor();
+        choose("Stage of the plant", stage);
+        Locator tells = page.locator("main ul li input[type=checkbox]");
+        for (int tell = 0; tell < 4; tell++) {
+            tells.nth(tell).check();
+        }
+        field("Weighed at home").click();
+        field("How much, by eye").fill(measured);
+        field("Every piece examined singly").click();
+        assertThat(main()).containsText("nothing has looked at this harvest yet");
+        button("Keep the harvest").click();
+        heading("Notebook").waitFor();
+    }
+
+    private static FilePayload picture() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(3000, 2000, BufferedImage.TYPE_INT_RGB), "png", bytes);
+        return new FilePayload("limes.png", "image/png", bytes.toByteArray());
+    }
+}

@@ -1,0 +1,90 @@
+import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query'
+import { clearDevice, readPack, writePack } from '../api/outbox'
+import { fetchCards } from '../herbarium/queries'
+import { nowIso } from '../ui/clock'
+import { fetchField } from './queries'
+
+/** What a pack was made by; an older one is not read. */
+const MADE_BY = __CONTRACT__
+
+/** What lasts on the device, by the first word of its key: for walking without a line, and nothing of people or doses. */
+const LASTING: Record<string, string[]> = {
+  cards: ['taxon', 'taxa', 'characters'],
+  field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed'],
+}
+const groupOf = (key: readonly unknown[]) =>
+  Object.keys(LASTING).find((group) => LASTING[group]?.includes(String(key[0])))
+
+const PAUSE_MS = 500
+
+/** Reads what lies on the device into the cache, and writes there what changes of it. */
+export async function unpack(queries: QueryClient) {
+  for (const key of Object.values(LASTING).flat()) queries.setQueryDefaults([key], { gcTime: Infinity })
+  for (const group of Object.keys(LASTING)) {
+    const kept = (await readPack(group)) as { madeBy: string; state: DehydratedState } | undefined
+    if (kept?.madeBy === MADE_BY) hydrate(queries, kept.state)
+  }
+  const timers: Record<string, ReturnType<typeof setTimeout>> = {}
+  queries.getQueryCache().subscribe((event) => {
+    const group = groupOf(event.query.queryKey)
+    if (!group || !installed() || event.type !== 'updated' || event.action.type !== 'success') return
+    clearTimeout(timers[group])
+    timers[group] = setTimeout(() => void write(queries, group), PAUSE_MS)
+  })
+}
+
+const write = (queries: QueryClient, group: string) =>
+  writePack(group, {
+    madeBy: MADE_BY,
+    state: dehydrate(queries, {
+      shouldDehydrateQuery: (q) => q.state.status === 'success' && groupOf(q.queryKey) === group,
+    }),
+  })
+
+/** Whether pages open here without a line; else there is nothing to pack for. */
+export const installed = () => Boolean(navigator.serviceWorker?.controller)
+
+export interface Packed {
+  at: string
+  stands: number
+  cards: number
+  /** Whether the device had room for all of it. */
+  kept: boolean
+}
+
+const PACKED = 'sallowbrook.packed'
+/** Something was packed just now. */
+export const PACKED_NOW = 'sallowbrook:packed'
+const FRESH_MS = 6 * 3_600_000
+
+/** What was packed last, if anything. */
+export function packedOn(): Packed | null {
+  try {
+    return JSON.parse(localStorage.getItem(PACKED) ?? 'null') as Packed | null
+  } catch {
+    return null
+  }
+}
+
+/** Fetches all that a walk may ask for. */
+export async function packNow(queries: QueryClient): Promise<Packed> {
+  const [cards, stands] = await Promise.all([fetchCards(queries), fetchField(queries)])
+  const kept = (await Promise.all(Object.keys(LASTING).map((group) => write(queries, group)))).every(Boolean)
+  const packed = { at: nowIso(), stands, cards, kept }
+  localStorage.setItem(PACKED, JSON.stringify(packed))
+  dispatchEvent(new Event(PACKED_NOW))
+  return packed
+}
+
+/** Unasked, where pages open without a line and it is some hours old. */
+export async function packQuietly(queries: QueryClient) {
+  const last = packedOn()
+  const old = !last || Math.abs(Date.parse(nowIso()) - Date.parse(last.at)) > FRESH_MS
+  if (installed() && old) await packNow(queries).catch(() => undefined)
+}
+
+/** Whoever signs out leaves nothing of the household here. */
+export async function unpackAll() {
+  localStorage.removeItem(PACKED)
+  await clearDevice()
+}
