@@ -10,6 +10,7 @@ import { Button, ButtonLink, Input, NumberInput, Slider, Toggle } from '../ui/co
 import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { Steps } from '../ui/Steps'
 import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
 import { HAZARD, PART, SEX, STAGE } from '../ui/dictionary'
@@ -159,7 +160,6 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   return (
     <Page title={`Harvest: ${stand.name}`}>
       <form
-        className="grid gap-4 lg:grid-cols-[1fr_1fr_1fr]"
         onSubmit={(e) => {
           e.preventDefault()
           save.mutate({
@@ -190,179 +190,185 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
           })
         }}
       >
-        <Section title="What you take">
-          <div className="space-y-3">
-            <Choose
-              label="Part"
-              value={part}
-              onChange={(p) => {
-                setPart(p)
-                setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
-              }}
-              choices={parts.map((p) => ({ value: p, label: PART[p] }))}
-            />
-            {used && (
-              <p className="text-soft text-sm">
-                {used.moment}. {used.method}
-              </p>
-            )}
-            <TakeAlong taxon={taxon} tools={used?.tools ?? ''} />
-            {check.data?.advice.map((line) => (
-              <p key={line} className="text-sm font-medium">
-                {line}
-              </p>
-            ))}
-            <Choose
-              label="Stage of the plant"
-              value={stage}
-              onChange={setStage}
-              choices={taxon.months.map((m) => ({ value: m.stage, label: STAGE[m.stage] }))}
-            />
-            {(tags.data ?? []).length > 0 && (
+        <Steps names={['what you take', 'how much', 'look again', 'record it']}>
+          <Section title="What you take">
+            <div className="space-y-3">
               <Choose
-                label="Which plants"
-                value={tag}
-                onChange={setTag}
-                choices={[
-                  { value: '', label: 'of the stand' },
-                  ...(tags.data ?? []).map((t) => ({
-                    value: t.id,
-                    label: `tagged ${t.stake}`,
-                    hint: t.place,
-                  })),
-                ]}
+                label="Part"
+                value={part}
+                onChange={(p) => {
+                  setPart(p)
+                  setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
+                }}
+                choices={parts.map((p) => ({ value: p, label: PART[p] }))}
               />
-            )}
-            {unweighed ? (
-              <Input
-                label="How much, by eye"
-                hint="two bags, six handfuls, a bundle"
-                value={measured}
-                onChange={(e) => setMeasured(e.target.value)}
-                error={at('measuredAs')}
-              />
-            ) : (
-              <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
-            )}
-            <Toggle label="Weighed at home" checked={unweighed} onChange={setUnweighed} />
-            <Slider
-              label="Taken of each plant"
-              unit="%"
-              value={perPlant}
-              min={5}
-              max={100}
-              step={5}
-              onChange={setPerPlant}
-            />
-            <Slider
-              label="Of the plants"
-              unit="%"
-              value={ofPlants}
-              min={1}
-              max={100}
-              step={1}
-              onChange={setOfPlants}
-            />
-            {taxon.sexes && (
+              {used && (
+                <p className="text-soft text-sm">
+                  {used.moment}. {used.method}
+                </p>
+              )}
+              <TakeAlong taxon={taxon} tools={used?.tools ?? ''} />
+              {check.data?.advice.map((line) => (
+                <p key={line} className="text-sm font-medium">
+                  {line}
+                </p>
+              ))}
               <Choose
-                label="Which plants they were"
-                value={sex}
-                onChange={setSex}
-                choices={[
-                  { value: '', label: 'not looked at' },
-                  ...(['FEMALE', 'MALE', 'BOTH'] as const).map((s) => ({ value: s, label: SEX[s] })),
-                ]}
+                label="Stage of the plant"
+                value={stage}
+                onChange={setStage}
+                choices={taxon.months.map((m) => ({ value: m.stage, label: STAGE[m.stage] }))}
               />
-            )}
-            <Input
-              label="Day"
-              type="date"
-              max={today}
-              value={on}
-              onChange={(e) => setOn(e.target.value)}
-              error={at('on')}
-            />
-            <Input
-              label="What you leave, and why"
-              value={left}
-              onChange={(e) => setLeft(e.target.value)}
-              hint="flowers for insects, seed shaken out"
-              error={at('leftStanding')}
-            />
-            <NumberInput
-              label="Come back for the rest in"
-              unit="days"
-              value={days}
-              onChange={setDays}
-              error={at('returnOn')}
-            />
-            <Input
-              label="Weather"
-              value={weather}
-              onChange={(e) => setWeather(e.target.value)}
-              hint="dry, dew, wind, sun"
-              error={at('weather')}
-            />
-          </div>
-        </Section>
-        <Section title="Looked at again today">
-          <p className="text-soft mb-1 text-sm">
-            Tick at least three characters that agree with {stand.commonName}.
-          </p>
-          <ul>
-            {telling.map((c) => (
-              <li key={c.character + c.stages.join()}>
-                <label className="flex min-h-11 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    className="size-7 shrink-0"
-                    checked={tells.includes(c.character)}
-                    onChange={() =>
-                      setTells(
-                        tells.includes(c.character)
-                          ? tells.filter((t) => t !== c.character)
-                          : [...tells, c.character],
-                      )
-                    }
-                  />
-                  <span>
-                    {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-          <Toggle label="Every piece examined singly" checked={singly} onChange={setSingly} />
-        </Section>
-        <div className="space-y-4">
-          <Section title="The stand">
-            {check.data && (
-              <dl className="grid grid-cols-2 gap-3">
-                <Figure label="Its share for this part" value={figure(check.data.quota * 100)} unit="%" />
-                <Figure
-                  label="With this harvest"
-                  value={figure(check.data.sharePicked * 100 + share)}
-                  unit="%"
-                  note={`taken this year; this time ${figure(share)} %`}
+              {(tags.data ?? []).length > 0 && (
+                <Choose
+                  label="Which plants"
+                  value={tag}
+                  onChange={setTag}
+                  choices={[
+                    { value: '', label: 'of the stand' },
+                    ...(tags.data ?? []).map((t) => ({
+                      value: t.id,
+                      label: `tagged ${t.stake}`,
+                      hint: t.place,
+                    })),
+                  ]}
                 />
-              </dl>
-            )}
+              )}
+            </div>
           </Section>
-          {noLine && (
-            <p className="border-amber bg-amber-pale border-l-8 px-3 py-2">
-              There is no line: nothing has looked at this harvest yet. It is kept on the device and held
-              against the rules when the line is back; use nothing of it until then.
+          <Section title="How much">
+            <div className="space-y-3">
+              {unweighed ? (
+                <Input
+                  label="How much, by eye"
+                  hint="two bags, six handfuls, a bundle"
+                  value={measured}
+                  onChange={(e) => setMeasured(e.target.value)}
+                  error={at('measuredAs')}
+                />
+              ) : (
+                <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+              )}
+              <Toggle label="Weighed at home" checked={unweighed} onChange={setUnweighed} />
+              <Slider
+                label="Taken of each plant"
+                unit="%"
+                value={perPlant}
+                min={5}
+                max={100}
+                step={5}
+                onChange={setPerPlant}
+              />
+              <Slider
+                label="Of the plants"
+                unit="%"
+                value={ofPlants}
+                min={1}
+                max={100}
+                step={1}
+                onChange={setOfPlants}
+              />
+              {taxon.sexes && (
+                <Choose
+                  label="Which plants they were"
+                  value={sex}
+                  onChange={setSex}
+                  choices={[
+                    { value: '', label: 'not looked at' },
+                    ...(['FEMALE', 'MALE', 'BOTH'] as const).map((s) => ({ value: s, label: SEX[s] })),
+                  ]}
+                />
+              )}
+              <Input
+                label="Day"
+                type="date"
+                max={today}
+                value={on}
+                onChange={(e) => setOn(e.target.value)}
+                error={at('on')}
+              />
+              <Input
+                label="What you leave, and why"
+                value={left}
+                onChange={(e) => setLeft(e.target.value)}
+                hint="flowers for insects, seed shaken out"
+                error={at('leftStanding')}
+              />
+              <NumberInput
+                label="Come back for the rest in"
+                unit="days"
+                value={days}
+                onChange={setDays}
+                error={at('returnOn')}
+              />
+              <Input
+                label="Weather"
+                value={weather}
+                onChange={(e) => setWeather(e.target.value)}
+                hint="dry, dew, wind, sun"
+                error={at('weather')}
+              />
+            </div>
+          </Section>
+          <Section title="Looked at again today">
+            <p className="text-soft mb-1 text-sm">
+              Tick at least three characters that agree with {stand.commonName}.
             </p>
-          )}
-          <Announce text={inBreath(findings)} />
-          <Findings findings={findings} label="Harvest findings" />
-          <Acknowledge findings={findings} reasons={reasons} />
-          <ProblemNotice error={save.error} />
-          <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
-            {noLine ? 'Keep the harvest' : 'Record the harvest'}
-          </Button>
-          {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
-        </div>
+            <ul>
+              {telling.map((c) => (
+                <li key={c.character + c.stages.join()}>
+                  <label className="flex min-h-11 items-center gap-3">
+                    <input
+                      type="checkbox"
+                      className="size-7 shrink-0"
+                      checked={tells.includes(c.character)}
+                      onChange={() =>
+                        setTells(
+                          tells.includes(c.character)
+                            ? tells.filter((t) => t !== c.character)
+                            : [...tells, c.character],
+                        )
+                      }
+                    />
+                    <span>
+                      {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
+                    </span>
+                  </label>
+                </li>
+              ))}
+            </ul>
+            <Toggle label="Every piece examined singly" checked={singly} onChange={setSingly} />
+          </Section>
+          <div className="space-y-4">
+            <Section title="The stand">
+              {check.data && (
+                <dl className="grid grid-cols-2 gap-3">
+                  <Figure label="Its share for this part" value={figure(check.data.quota * 100)} unit="%" />
+                  <Figure
+                    label="With this harvest"
+                    value={figure(check.data.sharePicked * 100 + share)}
+                    unit="%"
+                    note={`taken this year; this time ${figure(share)} %`}
+                  />
+                </dl>
+              )}
+            </Section>
+            {noLine && (
+              <p className="border-amber bg-amber-pale border-l-8 px-3 py-2">
+                There is no line: nothing has looked at this harvest yet. It is kept on the device and held
+                against the rules when the line is back; use nothing of it until then.
+              </p>
+            )}
+            <Announce text={inBreath(findings)} />
+            <Findings findings={findings} label="Harvest findings" />
+            <Acknowledge findings={findings} reasons={reasons} />
+            <ProblemNotice error={save.error} />
+            <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
+              {noLine ? 'Keep the harvest' : 'Record the harvest'}
+            </Button>
+            {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
+          </div>
+        </Steps>
       </form>
     </Page>
   )

@@ -150,6 +150,7 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
 function StandPage({ stand }: { stand: Schemas['StandView'] }) {
   const [editing, setEditing] = useState(false)
   const taxon = useTaxon(stand.taxonId ?? '')
+  const used = (taxon.data?.parts.length ?? 0) > 0
   return (
     <Page
       title={stand.name}
@@ -159,10 +160,11 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
             Identify
           </ButtonLink>
           <Only deed="record">
-            {stand.taxonId && !stand.putAwayOn && (
+            {stand.taxonId && !stand.putAwayOn && (used || !taxon.data) && (
               <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
             )}
           </Only>
+          {used && <ButtonLink to={`/basket?stand=${stand.id}`}>What it makes</ButtonLink>}
           <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>
           <Only deed="record">
             <Button onClick={() => setEditing(!editing)}>{editing ? 'Leave it' : 'Change'}</Button>
@@ -183,27 +185,29 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
       </p>
       {stand.putAwayOn && <PutAwayNotice stand={stand} />}
       {editing && <StandForm stand={stand} onDone={() => setEditing(false)} />}
-      <div className="grid gap-4 lg:grid-cols-2">
-        <Looks stand={stand} />
-        {stand.taxonId && <WhenReady stand={stand} />}
-        {taxon.data && !stand.putAwayOn && taxon.data.parts.length > 0 && (
-          <OverYears stand={stand} parts={taxon.data.parts.map((p) => p.part)} />
-        )}
-        {taxon.data?.hazards.some((h) => h.kind === 'SKIN') && (
-          <Contacts taxon={taxon.data} called={stand.commonName} />
-        )}
-        <Section title="Ground">
-          <p>
-            {GROUND[stand.ground]}, {PERMISSION[stand.permission]}, {PLENTY[stand.plenty]}
-            {stand.protectedSpecies ? ', protected' : ''}
-            {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
-            {stand.growingSince ? `; growing there since ${stand.growingSince}` : ''}
-          </p>
-        </Section>
-      </div>
-      <div className="mt-4 grid gap-4 lg:grid-cols-2">
-        <Tags stand={stand} />
-        <Photos stand={stand} />
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <div className="space-y-4">
+          <Looks stand={stand} />
+          <Section title="Ground">
+            <p>
+              {GROUND[stand.ground]}, {PERMISSION[stand.permission]}, {PLENTY[stand.plenty]}
+              {stand.protectedSpecies ? ', protected' : ''}
+              {stand.neighbour ? `; ${stand.neighbour} grows within it` : ''}
+              {stand.growingSince ? `; growing there since ${stand.growingSince}` : ''}
+            </p>
+          </Section>
+          <Tags stand={stand} />
+          <Photos stand={stand} />
+        </div>
+        <div className="space-y-4">
+          {stand.taxonId && <WhenReady stand={stand} />}
+          {taxon.data?.hazards.some((h) => h.kind === 'SKIN') && (
+            <Contacts taxon={taxon.data} called={stand.commonName} />
+          )}
+          {used && !stand.putAwayOn && (
+            <OverYears stand={stand} parts={taxon.data?.parts.map((p) => p.part) ?? []} />
+          )}
+        </div>
       </div>
       {stand.taxonId && <DoubtOrClear stand={stand} />}
       {!stand.putAwayOn && <PutAway stand={stand} />}

@@ -118,7 +118,11 @@ function Plan({
                 <Link className="underline" to="/drying">
                   rack
                 </Link>
-                , to be weighed and hung.
+                , to be weighed and hung. How much to pick for what you want to make:{' '}
+                <Link className="underline" to="/basket">
+                  from the basket to the bottle
+                </Link>
+                .
               </p>
             </>
           )}

@@ -14,7 +14,7 @@ import { StrikeOut } from '../ui/StrikeOut'
 import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
 import { WhenOn } from '../ui/When'
-import { date, figure } from '../ui/words'
+import { date } from '../ui/words'
 import { countPlants } from './commands'
 
 type Years = Schemas['YearsView']
@@ -41,9 +41,9 @@ export function OverYears({ stand, parts }: { stand: Schemas['StandView']; parts
       {shown?.word && shown.part && (
         <>
           <p className="text-lg">
-            <strong>{FARES[shown.word]}</strong>, taking {figure(shown.planned * 100)} % of the{' '}
-            {PART[shown.part]} a year.
-            {shown.bears != null && ` It bears about ${figure(shown.bears * 100)} %.`}
+            <strong>{FARES[shown.word]}</strong>, with {Math.round(shown.planned * 100)} % of the{' '}
+            {PART[shown.part]} taken a year.
+            {shown.bears != null && ` It bears about ${Math.round(shown.bears * 100)} %.`}
           </p>
           {shown.line.length > 0 && <Line line={shown.line} />}
           <div className="grid gap-3 sm:grid-cols-2">
@@ -104,8 +104,9 @@ function Line({ line }: { line: Years['line'] }) {
       </svg>
       {last && (
         <figcaption className="text-soft text-sm">
-          Of 100 today, in ten years about {figure(last.middle * 100)}, between {figure(last.band.low * 100)}{' '}
-          and {figure(last.band.high * 100)} (four times in five). The dashed line is today’s number.
+          Of 100 today, in ten years about {Math.round(last.middle * 100)}, between{' '}
+          {Math.round(last.band.low * 100)} and {Math.round(last.band.high * 100)} (four times in five). The
+          dashed line is today’s number.
         </figcaption>
       )}
     </figure>
@@ -135,29 +136,34 @@ function Counts({ stand, counts }: { stand: Schemas['StandView']; counts: Years[
   return (
     <>
       {counts.length > 0 && (
-        <ul className="text-sm">
-          {counts.slice(0, 8).map((c) => (
-            <li key={c.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b py-1">
-              <span>
-                <strong>{c.plants}</strong> on {date(c.on)}, {c.countedBy}
-                {c.drought && ', in a drought'}
-                {c.pickedByOthers && ', picked by others'}
-                {c.words && `; ${c.words}`}
-              </span>
-              <StrikeOut
-                what={`the count of ${date(c.on)}`}
-                onStrike={(reason) =>
-                  ask(
-                    api.POST('/api/field/stands/{id}/counts/{count}/strike', {
-                      params: { path: { id: stand.id, count: c.id } },
-                      body: { reason },
-                    }),
-                  )
-                }
-              />
-            </li>
-          ))}
-        </ul>
+        <details className="text-sm">
+          <summary className="text-note min-h-6 cursor-pointer underline">
+            Counted {counts.length} times, last {counts[0]?.plants}
+          </summary>
+          <ul>
+            {counts.slice(0, 20).map((c) => (
+              <li key={c.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b py-1">
+                <span>
+                  <strong>{c.plants}</strong> on {date(c.on)}, {c.countedBy}
+                  {c.drought && ', in a drought'}
+                  {c.pickedByOthers && ', picked by others'}
+                  {c.words && `; ${c.words}`}
+                </span>
+                <StrikeOut
+                  what={`the count of ${date(c.on)}`}
+                  onStrike={(reason) =>
+                    ask(
+                      api.POST('/api/field/stands/{id}/counts/{count}/strike', {
+                        params: { path: { id: stand.id, count: c.id } },
+                        body: { reason },
+                      }),
+                    )
+                  }
+                />
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       <Only deed="record">
         <form

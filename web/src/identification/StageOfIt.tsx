@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
+import { useTaxa } from '../herbarium/queries'
 import { Button } from '../ui/controls'
 import { STAGE } from '../ui/dictionary'
 
@@ -41,12 +42,20 @@ export function StageOfIt({
         api.GET('/api/calculators/identify/stages', { params: { query: { month, group, region } }, signal }),
       ),
   })
+  const taxa = useTaxa()
   const most = stages.data?.[0]?.stage
   return (
     <fieldset className="bg-sheet border-water max-w-3xl border-t-4 px-3 py-2">
       <legend className="float-left w-full text-xl font-semibold">What is it doing now?</legend>
       <p className="text-soft clear-both text-sm">
         Look at the plant itself, not at the calendar. Nothing is named until you ask what it all says.
+        {taxa.data && (
+          <>
+            {' '}
+            It is held against {taxa.data.length} cards: plants that are gathered, and what is taken for them.
+            Most plants have no card; of those it can only say that they are none of these.
+          </>
+        )}
       </p>
       <div className="mt-2 grid gap-2 sm:grid-cols-2">
         {STAGES[group].map((s) => (

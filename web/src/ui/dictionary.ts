@@ -229,9 +229,20 @@ export const READY: Record<Schemas['ReadyView']['state'], string> = {
 
 /** How a stand fares over the years. */
 export const FARES: Record<NonNullable<Schemas['YearsView']['word']>, string> = {
-  HOLDS: 'holds',
-  DECLINES: 'declines: leave it to recover',
-  UNKNOWN: 'not known: too little was counted, or it says nothing clear',
+  HOLDS: 'It holds',
+  DECLINES: 'It declines',
+  UNKNOWN: 'It can not be said whether it holds',
+}
+
+/** What is made of a basket, and what it is counted in. */
+export const PRODUCT: Record<
+  Schemas['BasketView']['makes'][number]['product'],
+  { name: string; unit: string }
+> = {
+  DRIED: { name: 'dried herb', unit: 'g' },
+  TINCTURE: { name: 'tincture', unit: 'mL' },
+  TEA: { name: 'tea', unit: 'cups' },
+  OIL: { name: 'infused oil', unit: 'mL' },
 }
 
 export const REACTION: Record<Schemas['ContactView']['reaction'], string> = {

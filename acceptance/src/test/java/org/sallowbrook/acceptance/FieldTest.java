@@ -118,4 +118,39 @@ public class FieldTest extends InBrowser {
                 "text/csv",
                 ("day,low_c,high_c,rain_mm,humidity_percent\n" + lines).getBytes(StandardCharsets.UTF_8));
     }
+
+    @Test
+    public void aStandIsCountedYearByYearAndItsBasketReckonedBothWays() {
+        openStand("Meadowsweet, north ditch");
+        Locator years = section("Over the years");
+        assertThat(years).containsText("Counted 5 times, last 124");
+        assertThat(years).containsText("Of 100 today, in ten years");
+        field("Plants, or stems, counted").fill("60");
+        button("Note the count").click();
+        assertThat(years).containsText("Counted 6 times, last 60");
+        accessible("a stand over the years");
+        link("What it makes").click();
+        heading("From the basket to the bottle").waitFor();
+        assertThat(section("I want")).containsText("is its share in a year");
+        assertThat(section("I have")).containsText("tincture");
+        field("So much").fill("100000");
+        assertThat(section("I want")).containsText("more than this stand should give");
+        accessible("from the basket to the bottle");
+    }
+
+    @Test
+    public void whoeverTouchedAnIrritantPlantSeesTheWashingFirst() {
+        openStand("Hogweed on the way");
+        assertThat(link("Harvest")).hasCount(0);
+        Locator touched = section("Touched it?");
+        assertThat(touched).containsText("Wash with soap and cold water");
+        assertThat(touched).containsText("Tam Holm reacts to giant hogweed more than before");
+        choose("Who touched it", "Wren");
+        choose("What came of it", "trouble with breath");
+        assertThat(touched).containsText("call for help first");
+        choose("What came of it", "blisters");
+        button("Note the contact").click();
+        assertThat(touched).containsText("Wren had blisters or swelling");
+        accessible("contacts");
+    }
 }

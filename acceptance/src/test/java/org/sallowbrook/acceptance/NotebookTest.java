@@ -125,7 +125,10 @@ public class NotebookTest extends InBrowser {
         // What was refused is in its form again, with all that was typed, and its reason.
         go("/field/notebook");
         button("Back to its form").first().click();
+        button("Next: how much").click();
         assertThat(field("How much, by eye")).hasValue("a basket");
+        button("Next: look again").click();
+        button("Next: record it").click();
         assertThat(region("Harvest findings")).containsText("contaminated");
         assertThat(button("Record the harvest")).isDisabled();
         go("/field/notebook");
@@ -172,13 +175,16 @@ public class NotebookTest extends InBrowser {
         link("Harvest").click();
         heading("Harvest").waitFor();
         choose("Stage of the plant", stage);
+        button("Next: how much").click();
+        field("Weighed at home").click();
+        field("How much, by eye").fill(measured);
+        button("Next: look again").click();
         Locator tells = page.locator("main ul li input[type=checkbox]");
         for (int tell = 0; tell < 4; tell++) {
             tells.nth(tell).check();
         }
-        field("Weighed at home").click();
-        field("How much, by eye").fill(measured);
         field("Every piece examined singly").click();
+        button("Next: record it").click();
         assertThat(main()).containsText("nothing has looked at this harvest yet");
         button("Keep the harvest").click();
         heading("Notebook").waitFor();

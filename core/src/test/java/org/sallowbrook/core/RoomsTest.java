@@ -15,7 +15,16 @@ import org.testng.annotations.Test;
 public class RoomsTest {
 
     private static final List<String> ROOMS = List.of(
-            "measure", "household", "herbarium", "identification", "field", "drying", "shelf", "making", "dosing");
+            "measure",
+            "household",
+            "herbarium",
+            "identification",
+            "field",
+            "drying",
+            "shelf",
+            "making",
+            "dosing",
+            "planning");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

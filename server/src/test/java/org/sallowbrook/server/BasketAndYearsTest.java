@@ -1,6 +1,7 @@
 package org.sallowbrook.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -234,5 +235,30 @@ public class BasketAndYearsTest extends ServerTest {
                         .body()
                         .path("contacts"))
                 .isEmpty();
+    }
+
+    @Test
+    public void aBasketIsReckonedBothWaysAndAsAShareOfTheStand() {
+        Client ilse = as("ilse");
+        UUID stand = nettles(ilse);
+        String path = "/api/planning/stands/" + stand + "/basket?part=LEAF";
+        JsonNode forth = ilse.get(path + "&freshG=300").expect(200).body();
+        assertThat(forth.path("makes").valueStream().map(m -> m.path("product").asString()))
+                .contains("DRIED", "TINCTURE", "TEA", "OIL");
+        assertThat(forth.path("ofStand").isMissingNode()
+                        || forth.path("ofStand").isNull())
+                .isTrue();
+        Map<String, Object> weighed = bag(id());
+        weighed.put("massG", 30);
+        ilse.post("/api/field/stands/" + stand + "/harvests", weighed).expect(200);
+        // 30 g were a hundredth of it, so all of it is 3 kg.
+        JsonNode back = ilse.get(path + "&product=DRIED&wanted=100").expect(200).body();
+        assertThat(back.path("ofStand").path("high").asDouble())
+                .isCloseTo(back.path("freshG").path("high").asDouble() / 3000, within(1e-9));
+        assertThat(ilse.get(path).expect(400).wrongFields()).containsExactly("freshG");
+        assertThat(ilse.get(path + "&freshG=-1").expect(400).wrongFields()).containsExactly("freshG");
+        ilse.get("/api/planning/stands/" + stand + "/basket?part=SEED&freshG=10")
+                .expect(409);
+        as("lantern").get(path + "&freshG=300").expect(404);
     }
 }

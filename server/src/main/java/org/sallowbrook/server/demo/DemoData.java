@@ -15,6 +15,7 @@ import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Way;
+import org.sallowbrook.core.field.Contacts;
 import org.sallowbrook.core.field.Outline;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.season.Place;
@@ -30,12 +31,14 @@ import org.sallowbrook.server.dosing.CourseService;
 import org.sallowbrook.server.dosing.DoseService;
 import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
+import org.sallowbrook.server.field.ContactService;
 import org.sallowbrook.server.field.GroundService;
 import org.sallowbrook.server.field.HarvestService;
 import org.sallowbrook.server.field.LookService;
 import org.sallowbrook.server.field.SeasonService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.field.TagService;
+import org.sallowbrook.server.field.YearsService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.household.PeopleService;
@@ -82,6 +85,8 @@ class DemoData implements ApplicationRunner {
     private final LookService looks;
     private final HarvestService harvests;
     private final SeasonService seasons;
+    private final YearsService years;
+    private final ContactService contacts;
     private final GroundService ground;
     private final HouseholdService households;
     private final TagService tags;
@@ -106,6 +111,8 @@ class DemoData implements ApplicationRunner {
             LookService looks,
             HarvestService harvests,
             SeasonService seasons,
+            YearsService years,
+            ContactService contacts,
             GroundService ground,
             HouseholdService households,
             TagService tags,
@@ -128,6 +135,8 @@ class DemoData implements ApplicationRunner {
         this.looks = looks;
         this.harvests = harvests;
         this.seasons = seasons;
+        this.years = years;
+        this.contacts = contacts;
         this.ground = ground;
         this.households = households;
         this.tags = tags;
@@ -199,7 +208,7 @@ class DemoData implements ApplicationRunner {
     private void sallowbrookHouse() {
         go(376, 9);
         UUID ilse = person("Ilse Varga-Holm", 58, 72.0, 168.0, null, List.of(), false);
-        person("Tam Holm", 34, 81.0, 184.0, null, List.of(), false);
+        UUID tam = person("Tam Holm", 34, 81.0, 184.0, null, List.of(), false);
         person("Wren", 9, 31.0, 135.0, null, List.of(), false);
         person(
                 "Corwen Holm",
@@ -234,6 +243,20 @@ class DemoData implements ApplicationRunner {
         UUID limes = stand("small-leaved-lime", "The three limes", "Abbot's Copse", Site.Ground.CLEAN);
         UUID melilot = stand("ribbed-melilot", "Melilot on the dune", "The Long Dune", Site.Ground.CLEAN);
         stand("perforate-st-johns-wort", "St John's-wort on the verge", "Tarry Quarry", Site.Ground.CONTAMINATED);
+        int[] shoots = {118, 126, 121, 129, 124};
+        for (int year = 0; year < shoots.length; year++) {
+            years.count(
+                    fen,
+                    new YearsService.PlantCountRequest(
+                            Owned.newId(),
+                            LocalDate.of(2021 + year, 7, 1),
+                            shoots[year],
+                            year == 2,
+                            false,
+                            "flowering stems, from the sluice to the third post"));
+        }
+        touched(tam, "giant-hogweed", "2024-06-20", Contacts.Reaction.ITCH, "brushed past it at the ditch");
+        touched(tam, "giant-hogweed", "2025-06-28", Contacts.Reaction.RASH, "cut it back without sleeves");
         stand("giant-hogweed", "Hogweed on the way to the fen: keep off", "Kettle Fen", Site.Ground.UNKNOWN);
 
         households.livesAt(new Place(55, 35));
@@ -612,6 +635,11 @@ class DemoData implements ApplicationRunner {
         for (String day : days) {
             seasons.see(stand, new SeasonService.SightingRequest(Owned.newId(), stage, LocalDate.parse(day)));
         }
+    }
+
+    private void touched(UUID person, String taxon, String day, Contacts.Reaction reaction, String words) {
+        contacts.note(
+                new ContactService.ContactRequest(Owned.newId(), person, taxon, LocalDate.parse(day), reaction, words));
     }
 
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {

@@ -589,6 +589,16 @@ public class DryingService implements DueSource {
         return FreshMoisture.plausible(learned, general) ? learned : general;
     }
 
+    /** Grams fresh to one gram fit for the jar, from the card and from this household's own lots. */
+    @Transactional(readOnly = true)
+    public FreshDryRatio freshToDry(String taxonId, Taxon.Part part) {
+        return ratio(
+                taxonId,
+                part,
+                org.sallowbrook.core.drying.FreshMoisture.of(herbarium.taxon(taxonId), part),
+                Drying.targetMoisture(part));
+    }
+
     private FreshDryRatio ratio(String taxonId, Taxon.Part part, Moisture general, double target) {
         List<FreshDryRatio.Lot> lots = runs.dried(taxonId, part, Limit.of(LEARNS_FROM)).stream()
                 .filter(d -> d.driedG() <= d.freshG())

@@ -251,6 +251,12 @@ public class HarvestService implements DueSource {
                 java.util.Objects.requireNonNull(harvest.massG)));
     }
 
+    /** Grams that the whole of a part would weigh, by what was weighed and by its share; null where nothing was. */
+    @Transactional(readOnly = true)
+    public @Nullable Double wholeG(UUID standId, Taxon.Part part) {
+        return harvests.wholeG(standId, part);
+    }
+
     /** What came home and was not weighed yet. */
     @Transactional(readOnly = true)
     public List<HarvestView> unweighed() {

@@ -3,6 +3,7 @@ package org.sallowbrook.server.field;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
@@ -25,6 +26,11 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
             + " and h.returnOn >= :from and h.returnOn <= :to and not exists (select 1 from Harvest o"
             + " where o.standId = h.standId and (o.onDay > h.onDay or o.onDay = h.onDay and o.id > h.id))")
     List<Harvest> toReturnTo(LocalDate from, LocalDate to);
+
+    @Query("select sum(h.massG) / sum(h.shareTaken) from Harvest h"
+            + " where h.standId = :stand and h.part = :part and h.massG is not null and h.shareTaken > 0")
+    @Nullable
+    Double wholeG(UUID stand, Taxon.Part part);
 
     /** What was struck out as well. */
     @Query(value = "select exists (select 1 from harvest where stand_id = :stand)", nativeQuery = true)

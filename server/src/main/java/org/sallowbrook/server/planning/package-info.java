@@ -1,7 +1,7 @@
-/** What to gather and make for a need. Uses household, herbarium, field and shelf. */
+/** What to gather and make for a need. Uses household, herbarium, field, drying and shelf. */
 @ApplicationModule(
         displayName = "planning",
-        allowedDependencies = {"platform", "household", "herbarium", "field", "shelf"})
+        allowedDependencies = {"platform", "household", "herbarium", "field", "drying", "shelf"})
 @NullMarked
 package org.sallowbrook.server.planning;
 

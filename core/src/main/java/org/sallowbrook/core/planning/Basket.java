@@ -1,0 +1,131 @@
+package org.sallowbrook.core.planning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.UsedPart;
+import org.sallowbrook.core.making.tincture.Retention;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Words;
+
+/**
+ * What a basket of fresh herb will make, and how much to pick for what is wanted. All of it goes by the dried herb; what is
+ * uncertain in the drying and the pressing stays an interval, and whoever picks for a bottle reads its upper end.
+ */
+public final class Basket {
+
+    /** mL of oil to 1 g of dried herb, the middle of the usual 1:5 to 1:10. */
+    private static final double OIL_RATIO = 7;
+
+    private static final Interval OIL_KEPT_ML_PER_G = Interval.of(1.5, 2);
+
+    /** mL of menstruum to 1 g where the card has no figure: the usual ratio for dried herb. */
+    private static final double TINCTURE_RATIO = 5;
+
+    public enum Product {
+        DRIED("g"),
+        TINCTURE("mL"),
+        TEA("cups"),
+        OIL("mL");
+
+        private final String unit;
+
+        Product(String unit) {
+            this.unit = unit;
+        }
+
+        public String unit() {
+            return unit;
+        }
+    }
+
+    /** @param how by which figures it would be made */
+    public record Makes(Product product, Interval amount, String how) {}
+
+    private record Rate(Interval perDriedG, String how) {}
+
+    private Basket() {}
+
+    /**
+     * Everything the card allows of it, each as if all of the basket went into it.
+     *
+     * @param freshToDry grams fresh to one gram dried, above 1
+     * @param freshG above 0
+     */
+    public static List<Makes> makes(UsedPart part, Interval freshToDry, double freshG) {
+        check(freshToDry);
+        Checks.begin().positive("freshG", freshG).done();
+        List<Makes> makes = new ArrayList<>();
+        for (Product product : Product.values()) {
+            Rate rate = rate(product, part);
+            if (rate != null) {
+                makes.add(new Makes(
+                        product,
+                        Interval.of(
+                                freshG / freshToDry.high() * rate.perDriedG().low(),
+                                freshG / freshToDry.low() * rate.perDriedG().high()),
+                        rate.how()));
+            }
+        }
+        return makes;
+    }
+
+    /**
+     * Grams of fresh herb for so much of a product; empty where the card does not allow it.
+     *
+     * @param freshToDry grams fresh to one gram dried, above 1
+     * @param wanted in the unit of the product, above 0
+     */
+    public static Optional<Interval> freshFor(Product product, UsedPart part, Interval freshToDry, double wanted) {
+        check(freshToDry);
+        Checks.begin().positive("wanted", wanted).done();
+        return Optional.ofNullable(rate(product, part))
+                .map(rate -> Interval.of(
+                        wanted / rate.perDriedG().high() * freshToDry.low(),
+                        wanted / rate.perDriedG().low() * freshToDry.high()));
+    }
+
+    private static void check(Interval freshToDry) {
+        Checks.begin()
+                .that(freshToDry.low() >= 1, "freshToDry", "must be 1 or more: nothing gains by drying")
+                .done();
+    }
+
+    private static @Nullable Rate rate(Product product, UsedPart part) {
+        boolean eaten = part.routes().contains(Taxon.Route.INTERNAL);
+        return switch (product) {
+            case DRIED -> new Rate(Interval.exactly(1), "dried");
+            case TINCTURE -> eaten ? tincture(part) : null;
+            case TEA -> eaten ? tea(part.tea()) : null;
+            case OIL ->
+                part.routes().contains(Taxon.Route.EXTERNAL)
+                        ? new Rate(
+                                Interval.of(OIL_RATIO - OIL_KEPT_ML_PER_G.high(), OIL_RATIO - OIL_KEPT_ML_PER_G.low()),
+                                "1:7, for the skin")
+                        : null;
+        };
+    }
+
+    private static @Nullable Rate tea(Taxon.@Nullable TeaAdvice advice) {
+        return advice == null
+                ? null
+                : new Rate(
+                        Interval.exactly(1 / advice.gramsPerCup()),
+                        Words.grams(advice.gramsPerCup()) + " to a cup, by the card");
+    }
+
+    private static @Nullable Rate tincture(UsedPart part) {
+        Taxon.SpiritAdvice advice = part.spirit();
+        double ratio = advice == null ? TINCTURE_RATIO : advice.ratio();
+        Interval kept = Retention.PRESSED.mlPerG();
+        return ratio > kept.high()
+                ? new Rate(
+                        Interval.of(ratio - kept.high(), ratio - kept.low()),
+                        "1:" + Words.figure(ratio) + ", pressed"
+                                + (advice == null ? "; the card has no figure" : ", by the card"))
+                : null;
+    }
+}

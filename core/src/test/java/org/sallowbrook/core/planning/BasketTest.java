@@ -1,0 +1,73 @@
+package org.sallowbrook.core.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Set;
+import org.sallowbrook.core.herbarium.Cards;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.Route;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.planning.Basket.Makes;
+import org.sallowbrook.core.planning.Basket.Product;
+import org.testng.annotations.Test;
+
+public class BasketTest {
+
+    private static final Interval FOUR_TO_SIX = Interval.of(4, 6);
+
+    private static Taxon.UsedPart part(Route... routes) {
+        return Cards.card("a").part(0.5, 0.4, Set.of(routes)).build().parts().get(0);
+    }
+
+    /** 600 g fresh are 100 to 150 g dried; pressed at 1:5 each gram keeps 0.8 to 1.5 mL back. */
+    @Test
+    public void aBasketMakesWhatItsDriedHerbMakes() {
+        List<Makes> makes = Basket.makes(part(Route.INTERNAL, Route.EXTERNAL), FOUR_TO_SIX, 600);
+        assertThat(makes).extracting(Makes::product).containsExactly(Product.DRIED, Product.TINCTURE, Product.OIL);
+        assertThat(makes.get(0).amount()).isEqualTo(Interval.of(100, 150));
+        assertThat(makes.get(1).amount().low()).isCloseTo(350, within(1e-9));
+        assertThat(makes.get(1).amount().high()).isCloseTo(630, within(1e-9));
+        assertThat(makes.get(2).amount()).isEqualTo(Interval.of(500, 825));
+    }
+
+    @Test
+    public void whoeverPicksTheUpperEndHasEnough() {
+        Taxon.UsedPart part = part(Route.INTERNAL, Route.EXTERNAL);
+        for (Product product : List.of(Product.DRIED, Product.TINCTURE, Product.OIL)) {
+            for (double wanted : new double[] {1, 30, 250, 2000}) {
+                Interval fresh =
+                        Basket.freshFor(product, part, FOUR_TO_SIX, wanted).orElseThrow();
+                double least = Basket.makes(part, FOUR_TO_SIX, fresh.high()).stream()
+                        .filter(m -> m.product() == product)
+                        .findFirst()
+                        .orElseThrow()
+                        .amount()
+                        .low();
+                assertThat(least).isCloseTo(wanted, within(wanted * 1e-9));
+            }
+        }
+    }
+
+    @Test
+    public void whatTheCardDoesNotAllowIsNotMade() {
+        assertThat(Basket.makes(part(Route.EXTERNAL), FOUR_TO_SIX, 600))
+                .extracting(Makes::product)
+                .containsExactly(Product.DRIED, Product.OIL);
+        assertThat(Basket.freshFor(Product.TINCTURE, part(Route.EXTERNAL), FOUR_TO_SIX, 100))
+                .isEmpty();
+        assertThat(Basket.freshFor(Product.TEA, part(Route.INTERNAL), FOUR_TO_SIX, 3))
+                .isEmpty();
+    }
+
+    @Test
+    public void nonsenseIsRefusedAtTheDoor() {
+        assertThatThrownBy(() -> Basket.makes(part(Route.INTERNAL), FOUR_TO_SIX, Double.NaN))
+                .isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> Basket.makes(part(Route.INTERNAL), Interval.of(0.5, 2), 100))
+                .isInstanceOf(InvalidInput.class);
+    }
+}
