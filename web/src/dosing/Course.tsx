@@ -62,7 +62,9 @@ function CoursePage({ course }: { course: CourseView }) {
         </Link>
         , {date(course.startOn)} to {date(course.lastDay)}, {when}, {figure(course.totalMl)} {course.unit} in
         all
-        {course.use ? `, for ${course.use}` : ''}.
+        {course.use ? `, for ${course.use}` : ''}
+        {course.countedOut ? `; a full dose is ${course.countedOut}` : ''}
+        {course.timing?.overMinutes ? `, drunk over ${course.timing.overMinutes} minutes` : ''}.
       </p>
       {course.status !== 'RUNNING' && <p className="mb-3 font-semibold">{ends}</p>}
       <ProblemNotice error={end.error} />

@@ -9,7 +9,7 @@ import { useKeepsTo, usePeople } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Choose } from '../ui/Choose'
-import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
+import { Button, Input, NumberInput, Slider } from '../ui/controls'
 import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
@@ -17,11 +17,15 @@ import { useLive } from '../ui/useLive'
 import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
+import { DoseAmount } from './DoseAmount'
+import { PatternFields, startOf } from './PatternFields'
 import { pageOnly } from '../ui/may'
 import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
 
 type Request = Schemas['CourseRequest']
+type Pattern = Request['pattern']
+type DoseUnit = Schemas['DoseUnitView']['unit']
 type Relation = NonNullable<Request['timing']>['relation']
 
 const RELATIONS: Relation[] = ['BEFORE_MEAL', 'WITH_MEAL', 'AFTER_MEAL', 'BEDTIME', 'ANY']
@@ -53,14 +57,19 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [way, setWay] = useTyped<Request['way'] | ''>('way', '')
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
   const [ownMl, setMl] = useTyped<number>('ml')
-  const [proposed, setProposed] = useState<{ ml: number | null; days: number }>({ ml: null, days: 1 })
+  const [proposed, setProposed] = useState<{
+    ml: number | null
+    days: number
+    unit?: DoseUnit
+  }>({ ml: null, days: 1 })
   const [times, setTimes] = useTyped('times', 3)
   const [ownDays, setDays] = useTyped<number>('days')
-  const [onDays, setOnDays] = useTyped('onDays', 5)
-  const [offDays, setOffDays] = useTyped('offDays', 2)
   const keepsTo = useKeepsTo()
-  const [ownPauses, setPauses] = useTyped<boolean>('pauses')
-  const pauses = ownPauses ?? keepsTo('PULSED')
+  const [ownPattern, setPattern] = useTyped<Pattern>('pattern')
+  const pattern: Pattern = ownPattern ?? startOf(keepsTo('PULSED') ? 'CYCLE' : 'DAILY')
+  const [countedIn, setCountedIn] = useTyped<DoseUnit>('countedIn')
+  const [taperDays, setTaperDays] = useTyped('taperDays', 0)
+  const [over, setOver] = useTyped('over', '')
   const [rampDays, setRampDays] = useTyped('rampDays', 0)
   const [minutes, setMinutes] = useTyped('minutes', '')
   const [relation, setRelation] = useTyped<Relation>('relation', 'AFTER_MEAL')
@@ -86,12 +95,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           skin: chosenWay === 'SKIN' && skin !== '' ? skin : undefined,
           perDoseMl: ml,
           timesPerDay: times,
-          pattern: pauses ? { kind: 'CYCLE', onDays, offDays } : { kind: 'DAILY' },
+          pattern,
+          countedIn: countedIn ?? proposed.unit,
           ramp: rampDays > 0 ? { startFraction: 0.5, days: rampDays } : undefined,
+          taper: taperDays > 0 ? { endFraction: 0.5, days: taperDays } : undefined,
           courseDays: days,
           timing: {
             relation,
             minutes: timed && minutes.trim() !== '' ? number(minutes) : undefined,
+            overMinutes: chosenWay === 'MOUTH' && over.trim() !== '' ? number(over) : undefined,
           },
           startOn: start,
           acknowledged: reasons.list,
@@ -102,8 +114,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
   const plan = check.data
   if (plan && !check.behind) {
-    const now = { ml: plan.proposal.perDoseMl ?? null, days: plan.proposal.days }
-    if (now.ml !== proposed.ml || now.days !== proposed.days) setProposed(now)
+    const now = { ml: plan.proposal.perDoseMl ?? null, days: plan.proposal.days, unit: plan.usualUnit }
+    if (now.ml !== proposed.ml || now.days !== proposed.days || now.unit !== proposed.unit) setProposed(now)
   }
   const save = useMutation({
     mutationFn: () => {
@@ -179,15 +191,16 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 ]}
               />
             )}
-            <Slider
-              label="Each dose"
+            <DoseAmount
               unit={unit}
+              units={plan?.units ?? []}
+              countedIn={countedIn ?? plan?.usualUnit}
+              onUnit={setCountedIn}
               value={ml}
-              min={0.5}
-              max={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(ml))}
-              step={0.5}
+              most={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(ml))}
               onChange={setMl}
             />
+            {plan?.stands && <p className="font-medium">{plan.stands}</p>}
             {plan && (
               <p className="text-soft text-sm">
                 {plan.proposal.words}{' '}
@@ -202,7 +215,17 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 )}
               </p>
             )}
-            <Slider label="Times a day" unit="" value={times} min={1} max={6} step={1} onChange={setTimes} />
+            {pattern.kind !== 'EVERY_HOURS' && (
+              <Slider
+                label={pattern.kind === 'AS_NEEDED' ? 'At most a day' : 'Times a day'}
+                unit=""
+                value={times}
+                min={1}
+                max={6}
+                step={1}
+                onChange={setTimes}
+              />
+            )}
             <Slider
               label="Lasts"
               unit={days === 1 ? 'day' : 'days'}
@@ -212,29 +235,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               step={1}
               onChange={setDays}
             />
-            <Toggle label="With pauses" checked={pauses} onChange={setPauses} />
-            {pauses && (
-              <div className="grid grid-cols-2 gap-3">
-                <Slider
-                  label="On"
-                  unit="days"
-                  value={onDays}
-                  min={1}
-                  max={14}
-                  step={1}
-                  onChange={setOnDays}
-                />
-                <Slider
-                  label="Off"
-                  unit="days"
-                  value={offDays}
-                  min={1}
-                  max={14}
-                  step={1}
-                  onChange={setOffDays}
-                />
-              </div>
-            )}
+            <PatternFields value={pattern} onChange={setPattern} />
             <Slider
               label="Build up from half over"
               unit="days"
@@ -243,6 +244,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               max={14}
               step={1}
               onChange={setRampDays}
+            />
+            <Slider
+              label="Taper to half over the last"
+              unit="days"
+              value={taperDays}
+              min={0}
+              max={14}
+              step={1}
+              onChange={setTaperDays}
             />
             <Choose
               label="When"
@@ -257,6 +267,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 unit="min"
                 value={minutes}
                 onChange={setMinutes}
+              />
+            )}
+            {chosenWay === 'MOUTH' && (
+              <NumberInput
+                label="Drunk over"
+                hint="sipped slowly; leave it empty for at once"
+                unit="min"
+                value={over}
+                onChange={setOver}
               />
             )}
             <Input

@@ -77,7 +77,7 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
           <Input label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
           <ProblemNotice error={add.error} />
           <Button type="submit" disabled={add.isPending}>
-            Add the photo
+            {add.isPending ? 'Sending the photo' : 'Add the photo'}
           </Button>
         </form>
       </Only>

@@ -12,7 +12,8 @@ type State = NonNullable<HerbIn['state']>
 const DESCRIBED = 'described'
 const GRAMS = 'grams'
 type Measure = NonNullable<HerbIn['measure']>['unit']
-const MEASURES = Object.keys(MEASURE) as Measure[]
+// What comes out of a dropper is no herb.
+const MEASURES = (Object.keys(MEASURE) as Measure[]).filter((m) => m !== 'DROP' && m !== 'SQUIRT')
 const ANY = 'any'
 
 const STATES: { value: State; label: string }[] = [

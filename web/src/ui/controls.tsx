@@ -266,10 +266,12 @@ export function Slider({
 }) {
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
-  const take = () => {
-    const n = number(typed ?? '')
+  const shown = String(Number(value.toPrecision(6)))
+  // What stands in the field counts, not what was last drawn: focus may be taken from it between two strokes.
+  const take = (text: string, meant = text !== shown) => {
+    const n = number(text)
     // Beyond the slider's end as well: it is only as long as is usual.
-    if (typed !== null && Number.isFinite(n) && n >= Math.min(0, min)) onChange(n)
+    if (meant && Number.isFinite(n) && n >= Math.min(0, min)) onChange(n)
     setTyped(null)
   }
   return (
@@ -284,14 +286,15 @@ export function Slider({
             inputMode="decimal"
             aria-label={`${label}, exactly`}
             className="hover:border-line focus:border-water w-16 border-b-2 border-transparent bg-transparent text-right text-lg font-semibold"
-            value={typed ?? String(Number(value.toPrecision(6)))}
+            value={typed ?? shown}
             onFocus={(e) => e.currentTarget.select()}
             onChange={(e) => setTyped(e.target.value)}
-            onBlur={take}
+            onBlur={(e) => take(e.currentTarget.value)}
             onKeyDown={(e) => {
               if (e.key === 'Enter') {
                 e.preventDefault()
-                take()
+                // Typed and confirmed, it stays, even where it is what was proposed.
+                take(e.currentTarget.value, true)
               }
             }}
           />

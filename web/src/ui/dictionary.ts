@@ -352,6 +352,28 @@ export const MEASURE: Record<Schemas['MeasureView']['measure'], string> = {
   LEAF: 'leaves',
   SPRIG: 'sprigs',
   BUNDLE: 'bundles',
+  DROP: 'drops of the dropper',
+  SQUIRT: 'squirts of the dropper',
+}
+
+export const PATTERN: Record<Schemas['PatternRequest']['kind'], { name: string; hint?: string }> = {
+  DAILY: { name: 'every day' },
+  CYCLE: { name: 'some days, then a pause' },
+  WEEKLY: { name: 'once a week', hint: 'on the day it begins' },
+  DAYS_PER_MONTH: { name: 'the first days of each month' },
+  EVERY_HOURS: { name: 'every so many hours', hint: 'day and night' },
+  AS_NEEDED: { name: 'as needed', hint: 'never more often than so many hours' },
+  SEASON: { name: 'every day of a season' },
+}
+
+export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
+  ML: 'mL',
+  G: 'g',
+  DROP: 'drops',
+  SQUIRT: 'squirts',
+  TEASPOON: 'teaspoons',
+  TABLESPOON: 'tablespoons',
+  CUP: 'cups',
 }
 
 export const VESSEL: Record<Schemas['LotView']['vessel'], string> = {

@@ -66,22 +66,28 @@ public class Taps extends InBrowser {
         newPage(1280, 800);
         page.context().addInitScript(COUNT);
         signIn("ilse");
-        task("identify, harvest, put on the rack (nettle)", () -> {
+        task("identify, harvest and put meadowsweet on the rack", () -> {
             landing("Field");
-            link("Nettles behind the hedge").first().click();
-            heading("Nettles").waitFor();
+            link("Meadowsweet, north ditch").first().click();
+            heading("Meadowsweet").waitFor();
             link("Identify").click();
-            IdentifyPage.at(page, "in leaf")
-                    .see("Hairs on the upper side", "long stinging hairs among short ones")
-                    .see("Stem in cross-section", "square")
-                    .see("Edge of the leaf or leaflet", "sharp even teeth")
-                    .see("How leaves stand on the stem", "in opposite pairs")
+            IdentifyPage.at(page, "in flower")
+                    .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
+                    .see("The leaflet at the tip", "much larger, with three to five lobes")
+                    .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
+                    .see("Underside of the leaf", "white-felted")
+                    .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
+                    .see("Stem in cross-section", "angled or furrowed, solid")
+                    .see("How the flowers are grouped", "frothy, side branches overtop the middle")
+                    .see("Petals", "five, separate")
+                    .see("Stamens", "many, longer than the petals")
                     .verdict();
             button("Keep this verdict").click();
-            heading("Nettles").waitFor();
+            heading("Meadowsweet").waitFor();
             link("Harvest").click();
-            for (int tell = 0; tell < 3; tell++) {
-                page.locator("main input[type=checkbox]").nth(tell).check();
+            for (String tell :
+                    new String[] {"How the leaf is divided", "How the flowers are grouped", "The leaflet at the tip"}) {
+                page.getByLabel(Pattern.compile("^" + tell)).check();
             }
             field("Weight").fill("120");
             field("Every piece examined singly").click();
@@ -92,9 +98,8 @@ public class Taps extends InBrowser {
                     .getByRole(AriaRole.BUTTON)
                     .first()
                     .click();
-            field("Which rack").fill("Attic screen 9");
             button("Start drying").click();
-            heading("stinging nettle, leaf on").waitFor();
+            heading("meadowsweet, flowering tops on").waitFor();
         });
         task("weigh by the scale, try it, put it into a jar", () -> {
             button("Read the scale").click();

@@ -196,7 +196,7 @@ public class BasketAndYearsTest extends ServerTest {
                                     "personId",
                                     tam,
                                     "taxonId",
-                                    "giant-hogweed",
+                                    "common-ragwort",
                                     "on",
                                     today().minusDays(30 - i),
                                     "reaction",
@@ -211,7 +211,7 @@ public class BasketAndYearsTest extends ServerTest {
         JsonNode worst = said.path("contacts").get(0);
         ilse.post("/api/field/contacts/" + worst.path("id").asString() + "/strike", Map.of("reason", "it was a graze"))
                 .expect(200);
-        assertThat(codes(ilse.get("/api/field/contacts?taxon=giant-hogweed").body()))
+        assertThat(codes(ilse.get("/api/field/contacts?taxon=common-ragwort").body()))
                 .containsExactly("REACTED");
         as("corwen")
                 .post(
@@ -222,7 +222,7 @@ public class BasketAndYearsTest extends ServerTest {
                                 "personId",
                                 tam,
                                 "taxonId",
-                                "giant-hogweed",
+                                "common-ragwort",
                                 "on",
                                 today(),
                                 "reaction",
@@ -231,7 +231,7 @@ public class BasketAndYearsTest extends ServerTest {
                                 ""))
                 .expect(403);
         assertThat(as("lantern")
-                        .get("/api/field/contacts?taxon=giant-hogweed")
+                        .get("/api/field/contacts?taxon=common-ragwort")
                         .body()
                         .path("contacts"))
                 .isEmpty();

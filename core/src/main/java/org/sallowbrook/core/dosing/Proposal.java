@@ -30,6 +30,9 @@ public final class Proposal {
     private static final int ADULT = 18;
     private static final int USUAL_DAYS = 21;
 
+    /** A dose rounded down to a tenth of a mL is not called below the card for it. */
+    private static final double ROUNDED_DOWN = 0.99;
+
     private Proposal() {}
 
     public static Result of(Product product, Person person, @Nullable String use, int timesPerDay, Schools schools) {
@@ -91,6 +94,32 @@ public final class Proposal {
                 .min()
                 .orElse(USUAL_DAYS);
         return (int) Math.max(1, Math.min(Math.min(USUAL_DAYS, card), Math.min(keeps, lasts)));
+    }
+
+    /**
+     * Where a day of it stands in the card's range, in one line; of the plant that is most of it.
+     *
+     * @param perDay the most in a day, in the product's own unit, above 0
+     */
+    public static String stands(Product product, Person person, @Nullable String use, double perDay) {
+        Checks.begin().positive("perDay", perDay).done();
+        Interval equivalent = product.driedEquivalentGPerMl();
+        Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
+        if (equivalent == null || lead.isEmpty()) {
+            return "There is no figure to hold it against.";
+        }
+        Product.Herb herb = lead.get();
+        Interval a = equivalent.times(herb.fraction() * perDay);
+        String taken = Words.range(a, "g") + " of dried " + herb.taxon().commonName() + " on a full day";
+        return range(herb, person, use)
+                .map(range -> {
+                    Interval card = range.driedGPerDay();
+                    String where = a.high() > card.high()
+                            ? "above"
+                            : a.high() < card.low() * ROUNDED_DOWN ? "below" : "within";
+                    return taken + ": " + where + " the card's " + Words.range(card, "g") + ".";
+                })
+                .orElse(taken + "; the card has no range for this use and age.");
     }
 
     private static Optional<DoseRange> range(Product.Herb herb, Person person, @Nullable String use) {

@@ -64,6 +64,19 @@ public class ProposalTest {
                 .contains("1 g");
     }
 
+    /** 1 to 2 g a day of at most 0.2 g in 1 mL: the upper end decides. */
+    @Test
+    public void aDayIsHeldAgainstTheCardsRange() {
+        Product bottle = bottle(herb(Cards.dose("ache", 18, 1, 2, 14)));
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 4))
+                .contains("0.72 to 0.8 g")
+                .contains("below the card's");
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 10)).contains("within the card's 1 to 2 g");
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 10.1)).contains("above the card's");
+        assertThat(Proposal.stands(bottle, ADULT, "another use", 5)).contains("no range for this use and age");
+        assertThat(Proposal.stands(bottle((Interval) null), ADULT, "ache", 5)).contains("no figure");
+    }
+
     @Test
     public void whereTheCardIsSilentNothingIsProposed() {
         assertThat(Proposal.of(bottle(herb()), ADULT, null, 3, SMALL).perDoseMl())

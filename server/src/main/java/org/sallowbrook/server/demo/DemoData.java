@@ -865,6 +865,7 @@ class DemoData implements ApplicationRunner {
                 new CourseService.TimingRequest(CourseService.Relation.AFTER_MEAL, 15, null),
                 people.today(),
                 null,
+                null,
                 List.of()));
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {

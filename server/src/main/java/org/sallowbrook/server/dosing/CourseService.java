@@ -13,11 +13,13 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Adherence;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
+import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Proposal;
 import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
@@ -27,6 +29,7 @@ import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
+import org.sallowbrook.server.making.Measures;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
@@ -84,7 +87,10 @@ public class CourseService implements DueSource {
             @Nullable Integer minutes,
             @Nullable Integer overMinutes) {}
 
-    /** @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course */
+    /**
+     * @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course
+     * @param countedIn what whoever takes it counts it out in; null for the product's unit
+     */
     public record CourseRequest(
             UUID id,
             UUID personId,
@@ -100,6 +106,7 @@ public class CourseService implements DueSource {
             @Nullable TimingRequest timing,
             LocalDate startOn,
             DosingGate.@Nullable Skin skin,
+            Dose.@Nullable Unit countedIn,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
 
         Course.Plan plan() {
@@ -122,6 +129,9 @@ public class CourseService implements DueSource {
      */
     public record ProposalView(@Nullable Double perDoseMl, String words, Integer days) {}
 
+    /** @param each one of it in the product's unit */
+    public record DoseUnitView(Dose.Unit unit, Double each, String words) {}
+
     /** @param driedGPerDay on a full day, all doses of this product */
     public record CoursePlanView(
             List<DayView> days,
@@ -133,6 +143,9 @@ public class CourseService implements DueSource {
             @Nullable Range driedGPerDay,
             Double alcoholGPerDose,
             ProposalView proposal,
+            List<DoseUnitView> units,
+            Dose.Unit usualUnit,
+            String stands,
             List<Finding> findings,
             List<String> because,
             List<String> dangerSigns) {}
@@ -159,6 +172,7 @@ public class CourseService implements DueSource {
             String unit,
             String status,
             Boolean dosable,
+            String countedOut,
             List<DayView> days,
             List<TakenView> taken,
             AdherenceView adherence,
@@ -176,6 +190,7 @@ public class CourseService implements DueSource {
     private final CourseStore store;
     private final CourseGates gates;
     private final Gatekeeper gatekeeper;
+    private final Measures measures;
     private final Once once;
 
     CourseService(
@@ -188,6 +203,7 @@ public class CourseService implements DueSource {
             CourseStore store,
             CourseGates gates,
             Gatekeeper gatekeeper,
+            Measures measures,
             Once once) {
         this.courses = courses;
         this.doses = doses;
@@ -198,6 +214,7 @@ public class CourseService implements DueSource {
         this.store = store;
         this.gates = gates;
         this.gatekeeper = gatekeeper;
+        this.measures = measures;
         this.once = once;
     }
 
@@ -219,9 +236,50 @@ public class CourseService implements DueSource {
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
                 proposal(request, product, person, lot.remaining()),
+                units(lot, product).stream()
+                        .map(u -> new DoseUnitView(u.unit(), u.each(), u.words()))
+                        .toList(),
+                DoseUnits.usual(grams(lot), product.strength().fraction(), request.perDoseMl()),
+                product.driedEquivalentGPerMl() == null || request.way() != DosingGate.Way.MOUTH
+                        ? ""
+                        : Proposal.stands(product, person, request.use(), mostPerDay(plan)),
                 gates.whole(request, plan, people.today()),
                 because(product, dose, plan, supply),
                 DosingGate.DANGER_SIGNS);
+    }
+
+    private static double mostPerDay(Course.Plan plan) {
+        return plan.days().stream()
+                .mapToDouble(d -> d.perDoseMl() * d.doses())
+                .max()
+                .orElse(0);
+    }
+
+    private static boolean grams(LotView lot) {
+        return lot.unit().equals("g");
+    }
+
+    private List<DoseUnits.Offered> units(LotView lot, Product product) {
+        return DoseUnits.of(
+                grams(lot),
+                product.strength().fraction(),
+                new DoseUnits.Kit(
+                        measures.mostMl(HouseMeasure.LEVEL_TEASPOON),
+                        measures.mostMl(HouseMeasure.LEVEL_TABLESPOON),
+                        measures.mostMl(HouseMeasure.CUP),
+                        measures.mostMl(HouseMeasure.DROP),
+                        measures.mostMl(HouseMeasure.SQUIRT)));
+    }
+
+    /** So much in what the course is counted out in, "40 drops"; empty where that is the product's own unit. */
+    private String counted(CourseRequest request, LotView lot, double amount) {
+        return request.countedIn() == null
+                ? ""
+                : units(lot, products.of(lot.id())).stream()
+                        .filter(u -> u.unit() == request.countedIn() && u.each() != 1)
+                        .findFirst()
+                        .map(u -> DoseUnits.words(amount, u))
+                        .orElse("");
     }
 
     private ProposalView proposal(CourseRequest request, Product product, Person person, double remaining) {
@@ -355,7 +413,10 @@ public class CourseService implements DueSource {
                                 course.id(),
                                 course.person() + ": " + course.product(),
                                 "dose " + slot + " of " + day.doses() + ", " + Words.figure(day.perDoseMl()) + " "
-                                        + course.unit(),
+                                        + course.unit()
+                                        + (course.countedOut().isEmpty()
+                                                ? ""
+                                                : "; a full one is " + course.countedOut()),
                                 day.date(),
                                 span.morning(day.date()),
                                 false,
@@ -452,6 +513,7 @@ public class CourseService implements DueSource {
                 lot.unit(),
                 status(c),
                 dosable && status(c).equals("RUNNING"),
+                counted(request, lot, request.perDoseMl()),
                 days(plan),
                 taken.stream()
                         .map(d -> new TakenView(d.id, d.onDay, d.slot, d.ml, d.tickedBy))

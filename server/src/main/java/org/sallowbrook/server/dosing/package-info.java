@@ -1,7 +1,7 @@
-/** Courses and doses taken, behind every gate. Uses household, herbarium, shelf. */
+/** Courses and doses taken, behind every gate. Uses household, herbarium, shelf, making. */
 @ApplicationModule(
         displayName = "dosing",
-        allowedDependencies = {"platform", "household", "herbarium", "shelf"})
+        allowedDependencies = {"platform", "household", "herbarium", "shelf", "making"})
 @NullMarked
 package org.sallowbrook.server.dosing;
 

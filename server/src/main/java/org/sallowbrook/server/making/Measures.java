@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** This household's own spoons, cups and handfuls: weighed once, and kept. */
 @Service
 @Transactional
-class Measures {
+public class Measures {
 
     private static final int MOST = 200;
 
@@ -83,6 +83,10 @@ class Measures {
                         request.lotId() != null || request.measure().volumeMl() != null,
                         "lotId",
                         "must name the herb: this measure holds no water");
+        checks.that(
+                request.lotId() == null || !request.measure().ofDropper(),
+                "lotId",
+                "must be left out: a dropper is filled with water");
         checks.done();
         double ofOne = request.grams() / request.count();
         MeasuredOnce m = new MeasuredOnce(request.id());
@@ -135,6 +139,15 @@ class Measures {
                 ? ofLot
                 : of(known, m -> taxon != null && taxon.equals(m.taxonId) && m.part == part && m.fresh == fresh);
         return measure.grams(amount, weighed, of(known, m -> m.taxonId == null && m.lotId == null), bulkGPerMl);
+    }
+
+    /** What one of it holds of water, the largest that was measured; null where nobody did. */
+    @Transactional(readOnly = true)
+    public @Nullable Double mostMl(HouseMeasure measure) {
+        List<Double> held = of(
+                measures.findAllByMeasureOrderByNotedOnDescIdDesc(measure, Limit.of(MOST)),
+                m -> m.taxonId == null && m.lotId == null);
+        return held.isEmpty() ? null : java.util.Collections.max(held);
     }
 
     private static List<Double> of(List<MeasuredOnce> known, Predicate<MeasuredOnce> which) {

@@ -16,6 +16,10 @@ public enum HouseMeasure {
     LEVEL_TABLESPOON(Interval.exactly(15)),
     HEAPED_TABLESPOON(Interval.of(22.5, 37.5)),
     CUP(Interval.exactly(250)),
+    /** Of a dropper: a hundred are counted into the scale's glass; 20 to 55 of them are a mL. */
+    DROP(Interval.of(1 / 55.0, 1 / 20.0)),
+    /** One press of a dropper's bulb; its working range is wide. */
+    SQUIRT(Interval.of(0.25, 2)),
     /** What a grown-up's hand closes on. */
     HANDFUL(Interval.of(80, 200)),
     /** Both hands together. */
@@ -35,6 +39,11 @@ public enum HouseMeasure {
         this.volumeMl = volumeMl;
     }
 
+    /** Whether it is for counting out a dose, and never for herbs. */
+    public boolean ofDropper() {
+        return this == DROP || this == SQUIRT;
+    }
+
     /** Null for what has none and must be weighed once. */
     public @Nullable Interval volumeMl() {
         return volumeMl;
@@ -51,6 +60,7 @@ public enum HouseMeasure {
     public Interval grams(double amount, List<Double> weighedG, List<Double> volumesMl, Interval bulkGPerMl) {
         Checks.begin()
                 .range("measure.amount", amount, 0.05, 1000)
+                .that(!ofDropper(), "measure.unit", "is for liquids; weigh the herb or measure it by spoons")
                 .that(
                         !weighedG.isEmpty() || volumeMl != null,
                         "measure.unit",

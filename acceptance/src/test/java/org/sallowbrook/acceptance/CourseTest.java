@@ -1,0 +1,60 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import org.testng.annotations.Test;
+
+/** A course in whatever rhythm, counted out in whatever the household has. */
+public class CourseTest extends InBrowser {
+
+    private void exactly(String slider, String value) {
+        Locator field = field(slider + ", exactly");
+        field.fill(value);
+        field.press("Enter");
+    }
+
+    @Test
+    public void aCourseInDropsAsNeededAndTaperedOff() {
+        go("/dosing/new");
+        choose("Person", "Tam Holm");
+        choose("Out of", "Meadowsweet tincture");
+        choose("Counted out in", "drops");
+        assertThat(main()).containsText("nobody counted this dropper: reckoned at the largest drop");
+        exactly("Each dose", "40");
+        assertThat(main()).containsText("That is 2 mL");
+        assertThat(field("Each dose, exactly")).hasValue("40");
+        exactly("Lasts", "2");
+        Locator needed = section("What follows").locator("dd").first();
+        choose("How often", "every so many hours");
+        exactly("Every", "3");
+        // Eight times in a day.
+        assertThat(needed).containsText("32");
+        choose("How often", "as needed");
+        exactly("At least apart", "4");
+        exactly("At most a day", "3");
+        assertThat(needed).containsText("12");
+        choose("How often", "once a week");
+        exactly("Times a day", "1");
+        assertThat(needed).containsText("2");
+        choose("How often", "every day");
+        exactly("Taper to half over the last", "2");
+        assertThat(needed).containsText("3");
+        assertThat(main()).containsText("of dried meadowsweet on a full day");
+        accessible("a course in drops, tapered");
+        button("Start the course").click();
+        heading("Tam Holm: Meadowsweet tincture").waitFor();
+        assertThat(main()).containsText("a full dose is 40 drops");
+    }
+
+    @Test
+    public void aTeaIsTakenByTheCup() {
+        go("/dosing/new");
+        choose("Person", "Ilse Varga-Holm");
+        choose("Out of", "Nettle tea");
+        assertThat(field("Counted out in")).hasText("cups");
+        exactly("Each dose", "0.5");
+        assertThat(main()).containsText("That is 125 mL");
+        assertThat(field("Counted out in")).hasText("cups");
+    }
+}
