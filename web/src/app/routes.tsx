@@ -62,6 +62,7 @@ export const router = createBrowserRouter([
         path: 'herbarium/:id/compare',
         lazy: async () => ({ Component: (await import('../herbarium/Compare')).Compare }),
       },
+      { path: 'help', lazy: async () => ({ Component: (await import('../dosing/Help')).Help }) },
       { path: 'basket', lazy: async () => ({ Component: (await import('../planning/Basket')).BasketPage }) },
       { path: 'needs', lazy: async () => ({ Component: (await import('../planning/Need')).Need }) },
       {

@@ -8,7 +8,7 @@ import { v7 } from 'uuid'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useLot } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
-import { Button, Input, NumberInput, Toggle } from '../ui/controls'
+import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { RELATION } from '../ui/dictionary'
@@ -90,6 +90,9 @@ function CoursePage({ course }: { course: CourseView }) {
           <Tried course={course} />
           <Section title="Stop and get help at">
             <p>{course.dangerSigns.join(', ')}.</p>
+            <ButtonLink kind="grave" to={`/help?person=${course.personId}`}>
+              Something is wrong
+            </ButtonLink>
           </Section>
           <SafetyLine />
         </div>

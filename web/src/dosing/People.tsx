@@ -17,6 +17,7 @@ export function People() {
       title="People"
       actions={
         <>
+          <ButtonLink to="/help">Something is wrong</ButtonLink>
           <Only deed="keep">
             <ButtonLink to="/dosing/people/new">Add somebody</ButtonLink>
           </Only>

@@ -63,6 +63,8 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
   const [latitude, setLatitude] = useState(settings.latitude?.toString() ?? '')
   const [elevation, setElevation] = useState(settings.elevationM?.toString() ?? '')
   const [standIns, setStandIns] = useState(settings.standIns)
+  const [emergency, setEmergency] = useState(settings.emergencyNumber)
+  const [poison, setPoison] = useState(settings.poisonCentre)
   const save = useMutation({
     mutationFn: () =>
       ask(
@@ -74,6 +76,8 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
             latitude: degreesOf(latitude),
             elevationM: degreesOf(elevation),
             standIns,
+            emergencyNumber: emergency,
+            poisonCentre: poison,
           },
         }),
       ),
@@ -116,6 +120,22 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
           value={elevation}
           onChange={setElevation}
           error={errorAt(save.error, 'elevationM')}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <Input
+          label="Emergency number"
+          hint="as it is dialled where you live"
+          value={emergency}
+          onChange={(e) => setEmergency(e.target.value)}
+          error={errorAt(save.error, 'emergencyNumber')}
+        />
+        <Input
+          label="Poison centre"
+          hint="its name and number"
+          value={poison}
+          onChange={(e) => setPoison(e.target.value)}
+          error={errorAt(save.error, 'poisonCentre')}
         />
       </div>
       <Input

@@ -57,4 +57,25 @@ public class CourseTest extends InBrowser {
         assertThat(main()).containsText("That is 125 mL");
         assertThat(field("Counted out in")).hasText("cups");
     }
+
+    @Test
+    public void whenSomethingIsWrongOnePageSaysWhatToDo() {
+        go("/dosing");
+        link("Ilse Varga-Holm: Meadowsweet tincture").click();
+        link("Something is wrong").click();
+        heading("Something is wrong").waitFor();
+        assertThat(main()).containsText("Give and take nothing more");
+        assertThat(main()).containsText("Ilse Varga-Holm, 58 years");
+        assertThat(main()).containsText("3 mL of Meadowsweet tincture");
+        assertThat(main()).containsText("meadowsweet (Filipendula ulmaria), tops");
+        link("enter it").first().click();
+        field("Emergency number").fill("000");
+        button("Save").first().click();
+        assertThat(main()).containsText("Saved.");
+        page.goBack();
+        assertThat(link("000")).isVisible();
+        choose("With whom", "Wren");
+        assertThat(main()).containsText("Nothing is on record");
+        accessible("something is wrong");
+    }
 }

@@ -135,8 +135,25 @@ public class NotebookTest extends InBrowser {
         assertThat(main()).containsText("Nothing waits here");
     }
 
-    /** Whoever signs out leaves nothing of the household on the phone. */
+    /** A device with no room left keeps nothing, and says so: it goes at once, or the page still holds it. */
     @Test(dependsOnMethods = "aWalkWithoutALineIsKeptAndSentOnce")
+    public void aFullDeviceSendsAtOnceOrSaysThatNothingWasKept() {
+        stand(LIMES);
+        int before = sightings();
+        page.evaluate("() => { IDBObjectStore.prototype.add = () => {"
+                + " throw new DOMException('full', 'QuotaExceededError') } }");
+        button("First leaves").click();
+        assertThat(page.getByText("Seen to begin, " + (before + 1) + " times")).isVisible();
+        phone.setOffline(true);
+        button("First fruit").click();
+        assertThat(main()).containsText("Nothing was saved; what you typed is still here");
+        phone.setOffline(false);
+        button("First fruit").click();
+        assertThat(page.getByText("Seen to begin, " + (before + 2) + " times")).isVisible();
+    }
+
+    /** Whoever signs out leaves nothing of the household on the phone. */
+    @Test(dependsOnMethods = "aFullDeviceSendsAtOnceOrSaysThatNothingWasKept")
     public void signingOutClearsThePhoneAndWarnsOfWhatWasNotSent() {
         phone.setOffline(true);
         stand(LIMES);

@@ -46,10 +46,6 @@ public class Screenshots extends InBrowser {
                 .verdict();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("verdict");
-        openStand("St John's-wort on the verge");
-        link("Harvest").click();
-        region("Harvest findings").waitFor();
-        shot("harvest-refused");
         go("/drying");
         page.locator("main a[href^='/drying/']").first().click();
         page.getByText("hours on the rack").waitFor();
@@ -106,6 +102,13 @@ public class Screenshots extends InBrowser {
         page.getByText("cannot see it").waitFor();
         page.evaluate("() => window.scrollTo(0, 0)");
         shot("identify-phone");
+        openStand("St John's-wort on the verge");
+        link("Harvest").click();
+        for (String step : new String[] {"how much", "look again", "record it"}) {
+            button("Next: " + step).click();
+        }
+        region("Harvest findings").waitFor();
+        shot("harvest-phone");
     }
 
     /** Every preparation's vessel as its bench first draws it, on one page. */

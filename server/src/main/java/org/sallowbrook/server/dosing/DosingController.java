@@ -22,8 +22,10 @@ class DosingController {
     private final CourseService courses;
     private final DoseService doses;
     private final TrialService trials;
+    private final HelpService help;
 
-    DosingController(CourseService courses, DoseService doses, TrialService trials) {
+    DosingController(CourseService courses, DoseService doses, TrialService trials, HelpService help) {
+        this.help = help;
         this.courses = courses;
         this.doses = doses;
         this.trials = trials;
@@ -80,6 +82,17 @@ class DosingController {
     @GetMapping("/people/{id}/trials")
     List<TrialService.TrialView> trials(@PathVariable UUID id) {
         return trials.trials(id);
+    }
+
+    /** What to say when something is wrong with somebody. */
+    @GetMapping("/people/{id}/help")
+    HelpService.HelpView help(@PathVariable UUID id) {
+        return help.help(id);
+    }
+
+    @PostMapping("/people/{id}/stop")
+    HelpService.HelpView stopAll(@PathVariable UUID id) {
+        return help.stopAll(id);
     }
 
     @PostMapping("/trials")

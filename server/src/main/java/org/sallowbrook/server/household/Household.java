@@ -33,6 +33,12 @@ class Household {
     @Column(name = "elevation_m")
     Double elevationM;
 
+    /** As it is dialled where they live; empty until somebody says so. */
+    String emergencyNumber = "";
+
+    /** Name and number. */
+    String poisonCentre = "";
+
     Instant createdAt = Instant.EPOCH;
 
     protected Household() {}

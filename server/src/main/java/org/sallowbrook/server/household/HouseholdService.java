@@ -34,12 +34,15 @@ public class HouseholdService {
             @Nullable Double latitude,
             @Nullable Double elevationM,
             Boolean standIns,
+            String emergencyNumber,
+            String poisonCentre,
             List<String> regions) {}
 
     /**
      * @param latitude degrees north; null where it shall not be known
      * @param elevationM above the sea; null where it is not known
      * @param standIns whether simulated devices are offered; null leaves it as it is
+     * @param emergencyNumber as it is dialled there; null leaves it as it is, and so does the poison centre
      */
     record SettingsRequest(
             String name,
@@ -47,7 +50,12 @@ public class HouseholdService {
             String region,
             @Nullable Double latitude,
             @Nullable Double elevationM,
-            @Nullable Boolean standIns) {}
+            @Nullable Boolean standIns,
+            @Nullable String emergencyNumber,
+            @Nullable String poisonCentre) {}
+
+    /** Empty where nobody said. */
+    public record WhomToCall(String emergencyNumber, String poisonCentre) {}
 
     record MemberView(UUID id, String username, String name, Member.Role role, Boolean disabled, Boolean self) {}
 
@@ -110,12 +118,30 @@ public class HouseholdService {
     @Transactional(readOnly = true)
     public SettingsView settings() {
         Household h = household();
-        return new SettingsView(h.name, h.zone, h.region, h.latitude, h.elevationM, h.standIns, regions.known());
+        return new SettingsView(
+                h.name,
+                h.zone,
+                h.region,
+                h.latitude,
+                h.elevationM,
+                h.standIns,
+                h.emergencyNumber,
+                h.poisonCentre,
+                regions.known());
     }
 
     public SettingsView change(SettingsRequest request) {
         Checks.begin()
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(
+                        request.emergencyNumber() == null
+                                || request.emergencyNumber().length() <= 60,
+                        "emergencyNumber",
+                        "must have at most 60 letters")
+                .that(
+                        request.poisonCentre() == null || request.poisonCentre().length() <= 120,
+                        "poisonCentre",
+                        "must have at most 120 letters")
                 .that(isZone(request.zone()), "zone", "must be a time zone such as Europe/London")
                 .done();
         regions.check("region", request.region());
@@ -134,8 +160,21 @@ public class HouseholdService {
         if (request.standIns() != null) {
             h.standIns = request.standIns();
         }
+        if (request.emergencyNumber() != null) {
+            h.emergencyNumber = request.emergencyNumber().strip();
+        }
+        if (request.poisonCentre() != null) {
+            h.poisonCentre = request.poisonCentre().strip();
+        }
         households.saveAndFlush(h);
         return settings();
+    }
+
+    /** For the page that is opened when something goes wrong. */
+    @Transactional(readOnly = true)
+    public WhomToCall whomToCall() {
+        Household h = household();
+        return new WhomToCall(h.emergencyNumber, h.poisonCentre);
     }
 
     /** Where the household lives. */

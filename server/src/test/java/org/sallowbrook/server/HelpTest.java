@@ -1,0 +1,72 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** When something is wrong: what was taken, whom to call, and an end to all of it. */
+public class HelpTest extends ServerTest {
+
+    @Test
+    public void whatWasTakenIsToldAndEveryCourseEndsAtOnce() {
+        Client ilse = as("ilse");
+        Chain chain = new Chain(ilse, today(), now());
+        String path = "/api/dosing/people/" + chain.person;
+        ilse.post(
+                        "/api/dosing/courses/" + chain.course + "/doses",
+                        Map.of("id", id(), "on", today(), "slot", 1, "ml", 1))
+                .expect(200);
+        JsonNode help = ilse.get(path + "/help").expect(200).body();
+        JsonNode taken = help.path("taken").get(0);
+        assertThat(taken.path("on").asString()).isEqualTo(today().toString());
+        assertThat(taken.path("amount").asDouble()).isEqualTo(1);
+        assertThat(taken.path("herbs").get(0).asString()).isEqualTo("stinging nettle (Urtica dioica), leaf");
+        assertThat(help.path("running")).hasSize(1);
+        assertThat(help.path("dangerSigns").valueStream().map(JsonNode::asString))
+                .contains("trouble breathing");
+        as("corwen").post(path + "/stop", Map.of()).expect(403);
+        as("lantern").get(path + "/help").expect(404);
+        as("lantern").post(path + "/stop", Map.of()).expect(404);
+        JsonNode stopped = ilse.post(path + "/stop", Map.of()).expect(200).body();
+        assertThat(stopped.path("running")).isEmpty();
+        // What was taken stays told, whatever became of its course.
+        assertThat(stopped.path("taken")).hasSize(1);
+        assertThat(ilse.get("/api/dosing/courses/" + chain.course)
+                        .body()
+                        .path("status")
+                        .asString())
+                .isEqualTo("ENDED");
+    }
+
+    @Test
+    public void whomToCallIsTheHouseholdsOwnAndEmptyAtFirst() {
+        Client lantern = as("lantern");
+        JsonNode settings = lantern.get("/api/household/settings").expect(200).body();
+        assertThat(settings.path("emergencyNumber").asString()).isEmpty();
+        Map<String, Object> body = new HashMap<>(Map.of(
+                "name",
+                settings.path("name").asString(),
+                "zone",
+                settings.path("zone").asString(),
+                "region",
+                settings.path("region").asString()));
+        body.put("emergencyNumber", " 000 ");
+        body.put("poisonCentre", "x".repeat(121));
+        assertThat(lantern.change("PUT", "/api/household/settings", body, null)
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("poisonCentre");
+        body.put("poisonCentre", "the island's, 000 1");
+        lantern.change("PUT", "/api/household/settings", body, null).expect(200);
+        body.remove("emergencyNumber");
+        assertThat(lantern.change("PUT", "/api/household/settings", body, null)
+                        .expect(200)
+                        .body()
+                        .path("emergencyNumber")
+                        .asString())
+                .isEqualTo("000");
+    }
+}
