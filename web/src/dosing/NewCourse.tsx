@@ -14,7 +14,7 @@ import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { VESSEL, LOT_STATE, RELATION } from '../ui/dictionary'
+import { VESSEL, LOT_STATE, RELATION, WAY } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { DoseAmount } from './DoseAmount'
@@ -27,6 +27,9 @@ type Request = Schemas['CourseRequest']
 type Pattern = Request['pattern']
 type DoseUnit = Schemas['DoseUnitView']['unit']
 type Relation = NonNullable<Request['timing']>['relation']
+
+// A bottle, a flask or a tin is no incense.
+const WAYS = (Object.keys(WAY) as Request['way'][]).filter((w) => w !== 'INCENSE')
 
 const RELATIONS: Relation[] = ['BEFORE_MEAL', 'WITH_MEAL', 'AFTER_MEAL', 'BEDTIME', 'ANY']
 
@@ -170,10 +173,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               label="How"
               value={chosenWay}
               onChange={setWay}
-              choices={[
-                { value: 'MOUTH', label: 'by mouth' },
-                { value: 'SKIN', label: 'on the skin' },
-              ]}
+              choices={WAYS.map((w) => ({ value: w, label: WAY[w] }))}
             />
             {chosenWay === 'SKIN' && (
               <Choose

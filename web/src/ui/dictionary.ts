@@ -356,6 +356,18 @@ export const MEASURE: Record<Schemas['MeasureView']['measure'], string> = {
   SQUIRT: 'squirts of the dropper',
 }
 
+/** By mouth and on the skin are planned; the others can be asked for and are answered with why not and what instead. */
+export const WAY: Record<Schemas['CourseRequest']['way'], string> = {
+  MOUTH: 'by mouth',
+  SKIN: 'on the skin',
+  INCENSE: 'as incense in the room',
+  SMOKED: 'smoked',
+  EYE: 'in the eye',
+  EAR: 'in the ear',
+  INJECTION: 'injected',
+  ENEMA: 'as an enema',
+}
+
 export const PATTERN: Record<Schemas['PatternRequest']['kind'], { name: string; hint?: string }> = {
   DAILY: { name: 'every day' },
   CYCLE: { name: 'some days, then a pause' },

@@ -78,4 +78,17 @@ public class CourseTest extends InBrowser {
         assertThat(main()).containsText("Nothing is on record");
         accessible("something is wrong");
     }
+
+    @Test
+    public void aRouteThatIsRefusedIsAnsweredWithWhyAndWhatInstead() {
+        go("/dosing/new");
+        choose("Person", "Ilse Varga-Holm");
+        choose("Out of", "Meadowsweet tincture");
+        choose("How", "in the eye");
+        assertThat(region("Course findings")).containsText("an eye can be lost");
+        assertThat(region("Course findings")).containsText("Rinse with clean water only");
+        assertThat(button("Start the course")).isDisabled();
+        choose("How", "smoked");
+        assertThat(region("Course findings")).containsText("tar and carbon monoxide");
+    }
 }

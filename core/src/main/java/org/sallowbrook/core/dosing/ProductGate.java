@@ -84,9 +84,31 @@ final class ProductGate {
             case INCENSE ->
                 c.findings.add(Finding.warn(
                         "SMOKE", "Smoke harms the lungs and can bring on asthma.", "Air the room; not with asthma."));
-            case SMOKED, EYE, EAR, INJECTION, ENEMA ->
-                c.stop("ROUTE_REFUSED", "Sallowbrook plans nothing by this route.", "Ask a doctor.");
+            case SMOKED ->
+                refused(
+                        "Smoke of any herb brings tar and carbon monoxide into the lungs.",
+                        "For the chest drink it as a tea where its card allows that, or breathe plain steam.");
+            case EYE ->
+                refused(
+                        "Nothing made at home is free of germs and grit, and an eye can be lost to either.",
+                        "Rinse with clean water only. A red, hurting or clouded eye is for a doctor, today.");
+            case EAR ->
+                refused(
+                        "Behind a torn ear drum drops reach the inner ear and can take hearing and balance.",
+                        "Keep it dry and warm outside; let a doctor look into the ear first.");
+            case INJECTION ->
+                refused(
+                        "Nothing made at home is free of germs; in the blood it can kill.",
+                        "Not at all. Whoever had something injected goes to a doctor at once.");
+            case ENEMA ->
+                refused(
+                        "The bowel takes up more and faster than the mouth, and can be burnt or torn.",
+                        "Take it by mouth where its card allows that; a bowel that does not move is for a doctor.");
         }
+    }
+
+    private void refused(String why, String instead) {
+        c.stop("ROUTE_REFUSED", "Sallowbrook plans nothing by this route. " + why, instead);
     }
 
     private void grave() {
