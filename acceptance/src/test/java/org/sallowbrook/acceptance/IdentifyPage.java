@@ -24,6 +24,21 @@ final class IdentifyPage {
         return new IdentifyPage(page);
     }
 
+    /** What is seen at meadowsweet in flower, up to what it says. */
+    static void meadowsweet(Page page) {
+        IdentifyPage.at(page, "in flower")
+                .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
+                .see("The leaflet at the tip", "much larger, with three to five lobes")
+                .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
+                .see("Underside of the leaf", "white-felted")
+                .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
+                .see("Stem in cross-section", "angled or furrowed, solid")
+                .see("How the flowers are grouped", "frothy, side branches overtop the middle")
+                .see("Petals", "five, separate")
+                .see("Stamens", "many, longer than the petals")
+                .verdict();
+    }
+
     IdentifyPage see(String character, String state) {
         Locator question = question(character);
         if (!question.first().isVisible()) {

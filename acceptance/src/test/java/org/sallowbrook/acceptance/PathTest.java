@@ -20,7 +20,7 @@ public class PathTest extends InBrowser {
         openStand(STAND);
         link("Identify").click();
         heading("Identify").waitFor();
-        meadowsweet();
+        IdentifyPage.meadowsweet(page);
         assertThat(region("Verdict")).containsText("CONFIRMED");
         assertThat(region("Verdict")).containsText("Most like meadowsweet");
         field("Book, edition and page").fill("field guide, second edition, page 114");
@@ -35,7 +35,7 @@ public class PathTest extends InBrowser {
         signIn("tam");
         openStand(STAND);
         link("Identify").click();
-        meadowsweet();
+        IdentifyPage.meadowsweet(page);
         button("Keep this verdict").click();
         heading(STAND).waitFor();
         assertThat(page.locator("main")).containsText("confirmed");
@@ -53,20 +53,6 @@ public class PathTest extends InBrowser {
         assertThat(region("Verdict")).containsText("NOT YET");
         assertThat(region("Verdict")).containsText("foxglove");
         assertThat(region("Verdict")).containsText("It can be told in flower");
-    }
-
-    private void meadowsweet() {
-        IdentifyPage.at(page, "in flower")
-                .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
-                .see("The leaflet at the tip", "much larger, with three to five lobes")
-                .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
-                .see("Underside of the leaf", "white-felted")
-                .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
-                .see("Stem in cross-section", "angled or furrowed, solid")
-                .see("How the flowers are grouped", "frothy, side branches overtop the middle")
-                .see("Petals", "five, separate")
-                .see("Stamens", "many, longer than the petals")
-                .verdict();
     }
 
     @Test(dependsOnMethods = "step1IdentifyMeadowsweetAndWaitWithTheComfrey")

@@ -71,17 +71,7 @@ public class Taps extends InBrowser {
             link("Meadowsweet, north ditch").first().click();
             heading("Meadowsweet").waitFor();
             link("Identify").click();
-            IdentifyPage.at(page, "in flower")
-                    .see("How the leaf is divided", "interruptedly pinnate, tiny leaflets between large ones")
-                    .see("The leaflet at the tip", "much larger, with three to five lobes")
-                    .see("Edge of the leaf or leaflet", "sharp teeth of two sizes")
-                    .see("Underside of the leaf", "white-felted")
-                    .see("Where the leaf meets the stem", "a stalk with leafy toothed stipules at its foot")
-                    .see("Stem in cross-section", "angled or furrowed, solid")
-                    .see("How the flowers are grouped", "frothy, side branches overtop the middle")
-                    .see("Petals", "five, separate")
-                    .see("Stamens", "many, longer than the petals")
-                    .verdict();
+            IdentifyPage.meadowsweet(page);
             button("Keep this verdict").click();
             heading("Meadowsweet").waitFor();
             link("Harvest").click();
