@@ -11,7 +11,7 @@ import { Only } from '../ui/may'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { degreesOf } from '../ui/read'
 import { figure } from '../ui/words'
-import { boundsOf, onPaper, tall, type Bounds, type Point } from './paper'
+import { boundsOf, apart, onPaper, tall, type Bounds, type Point } from './paper'
 import { useNarrow } from '../ui/useNarrow'
 import { useStands } from './queries'
 import { useSeason } from './Season'
@@ -116,6 +116,9 @@ function Mark({ state, size }: { state: Standing; size: number }) {
 const WIDE = 900
 const NARROW = 430
 
+/** Between the middles of two marks, so that a thumb finds either. */
+const APART = 34
+
 /** The household's ground in the pen that the plants are drawn with; each stand is a mark and a link. */
 export function GroundMap({
   shapes,
@@ -154,6 +157,18 @@ export function GroundMap({
   const at = moved ?? [W / 2, H / 2]
   const move = (x: number, y: number) =>
     setAt([Math.min(W, Math.max(0, at[0] + x)), Math.min(H, Math.max(0, at[1] + y))])
+  const there = stands.flatMap((stand) =>
+    stand.latitude == null || stand.longitude == null
+      ? []
+      : [{ stand, true: paper.to([stand.longitude, stand.latitude]) }],
+  )
+  const spread = apart(
+    there.map((t) => t.true),
+    APART,
+    W,
+    H,
+  )
+  const placed = there.map((t, i) => ({ ...t, at: spread[i] ?? t.true }))
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -247,9 +262,7 @@ export function GroundMap({
           })}
         </>
       )}
-      {stands.map((s) => {
-        if (s.latitude == null || s.longitude == null) return null
-        const [x, y] = paper.to([s.longitude, s.latitude])
+      {placed.map(({ stand: s, at: [x, y], true: [trueX, trueY] }) => {
         const state = season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'
         return (
           <Link
@@ -263,6 +276,9 @@ export function GroundMap({
             tabIndex={onPoint ? -1 : undefined}
             style={onPoint ? { pointerEvents: 'none' } : undefined}
           >
+            {Math.hypot(x - trueX, y - trueY) > 4 && (
+              <path d={`M${trueX} ${trueY}L${x} ${y}`} stroke="var(--soft)" strokeWidth="1.5" aria-hidden />
+            )}
             <g transform={`translate(${x} ${y})`}>
               <circle r="22" fill="transparent" />
               {chosen === s.id && <circle r="20" fill="none" stroke="var(--ink)" strokeWidth="2.5" />}

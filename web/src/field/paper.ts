@@ -56,3 +56,40 @@ export function onPaper(b: Bounds, width: number, height: number) {
     ],
   }
 }
+
+const TURNS = 60
+
+/**
+ * Marks that would lie on each other, moved apart until each can be touched by itself; the order does not change and nothing
+ * leaves the sheet. For drawing only: where a mark was moved, a line leads to its place.
+ */
+export function apart(points: [number, number][], least: number, width: number, height: number) {
+  const moved = points.map(([x, y]): [number, number] => [x, y])
+  for (let turn = 0; turn < TURNS; turn++) {
+    let still = true
+    for (let i = 0; i < moved.length; i++) {
+      for (let j = i + 1; j < moved.length; j++) {
+        const a = moved[i]
+        const b = moved[j]
+        if (!a || !b) continue
+        const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+        const far = Math.hypot(dx, dy)
+        if (far >= least) continue
+        still = false
+        // On the very same spot any direction will do, as long as it is the same each time.
+        const angle = far > 0.01 ? Math.atan2(dy, dx) : i + j
+        const push = (least - far) / 2 + 0.5
+        a[0] -= Math.cos(angle) * push
+        a[1] -= Math.sin(angle) * push
+        b[0] += Math.cos(angle) * push
+        b[1] += Math.sin(angle) * push
+      }
+    }
+    for (const p of moved) {
+      p[0] = Math.min(width - least / 2, Math.max(least / 2, p[0]))
+      p[1] = Math.min(height - least / 2, Math.max(least / 2, p[1]))
+    }
+    if (still) break
+  }
+  return moved
+}
