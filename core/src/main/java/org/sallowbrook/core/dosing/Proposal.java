@@ -100,8 +100,10 @@ public final class Proposal {
      * Where a day of it stands in the card's range, in one line; of the plant that is most of it.
      *
      * @param perDay the most in a day, in the product's own unit, above 0
+     * @param others what the person takes by mouth besides
      */
-    public static String stands(Product product, Person person, @Nullable String use, double perDay) {
+    public static String stands(
+            Product product, Person person, @Nullable String use, double perDay, List<Taking> others) {
         Checks.begin().positive("perDay", perDay).done();
         Interval equivalent = product.driedEquivalentGPerMl();
         Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
@@ -109,8 +111,15 @@ public final class Proposal {
             return "There is no figure to hold it against.";
         }
         Product.Herb herb = lead.get();
-        Interval a = equivalent.times(herb.fraction() * perDay);
-        String taken = Words.range(a, "g") + " of dried " + herb.taxon().commonName() + " on a full day";
+        List<Taking> same = others.stream()
+                .filter(o -> o.taxon().id().equals(herb.taxon().id()) && o.driedGPerDay() != null)
+                .toList();
+        double besides = same.stream()
+                .mapToDouble(o -> Objects.requireNonNull(o.driedGPerDay()))
+                .sum();
+        Interval a = equivalent.times(herb.fraction() * perDay).plus(besides);
+        String taken = Words.range(a, "g") + " of dried " + herb.taxon().commonName() + " on a full day"
+                + (same.isEmpty() ? "" : ", with " + Words.grams(besides) + " from what else is taken");
         return range(herb, person, use)
                 .map(range -> {
                     Interval card = range.driedGPerDay();

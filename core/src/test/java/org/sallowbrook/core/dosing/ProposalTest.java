@@ -68,13 +68,23 @@ public class ProposalTest {
     @Test
     public void aDayIsHeldAgainstTheCardsRange() {
         Product bottle = bottle(herb(Cards.dose("ache", 18, 1, 2, 14)));
-        assertThat(Proposal.stands(bottle, ADULT, "ache", 4))
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 4, List.of()))
                 .contains("0.72 to 0.8 g")
                 .contains("below the card's");
-        assertThat(Proposal.stands(bottle, ADULT, "ache", 10)).contains("within the card's 1 to 2 g");
-        assertThat(Proposal.stands(bottle, ADULT, "ache", 10.1)).contains("above the card's");
-        assertThat(Proposal.stands(bottle, ADULT, "another use", 5)).contains("no range for this use and age");
-        assertThat(Proposal.stands(bottle((Interval) null), ADULT, "ache", 5)).contains("no figure");
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 10, List.of())).contains("within the card's 1 to 2 g");
+        assertThat(Proposal.stands(bottle, ADULT, "ache", 10.1, List.of())).contains("above the card's");
+        assertThat(Proposal.stands(
+                        bottle,
+                        ADULT,
+                        "ache",
+                        4,
+                        List.of(new Taking(bottle.herbs().get(0).taxon(), Taxon.Part.HERB, 1.3))))
+                .contains("2.02 to 2.1 g")
+                .contains("with 1.3 g from what else is taken: above the card's");
+        assertThat(Proposal.stands(bottle, ADULT, "another use", 5, List.of()))
+                .contains("no range for this use and age");
+        assertThat(Proposal.stands(bottle((Interval) null), ADULT, "ache", 5, List.of()))
+                .contains("no figure");
     }
 
     @Test

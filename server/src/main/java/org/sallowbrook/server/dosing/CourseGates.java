@@ -10,6 +10,7 @@ import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Exposure;
 import org.sallowbrook.core.dosing.LongRun;
+import org.sallowbrook.core.dosing.Taking;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
@@ -32,6 +33,11 @@ class CourseGates {
         this.people = people;
         this.trials = trials;
         this.exposures = exposures;
+    }
+
+    /** What the person takes by mouth beside this course. */
+    List<Taking> besides(CourseService.CourseRequest r, LocalDate on) {
+        return exposures.others(r, on, exposures.history(r.personId(), on));
     }
 
     /** Of a whole course: that it does not outlast its product as well. */

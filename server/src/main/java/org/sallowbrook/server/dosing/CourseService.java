@@ -242,7 +242,12 @@ public class CourseService implements DueSource {
                 DoseUnits.usual(grams(lot), product.strength().fraction(), request.perDoseMl()),
                 product.driedEquivalentGPerMl() == null || request.way() != DosingGate.Way.MOUTH
                         ? ""
-                        : Proposal.stands(product, person, request.use(), mostPerDay(plan)),
+                        : Proposal.stands(
+                                product,
+                                person,
+                                request.use(),
+                                mostPerDay(plan),
+                                gates.besides(request, people.today())),
                 gates.whole(request, plan, people.today()),
                 because(product, dose, plan, supply),
                 DosingGate.DANGER_SIGNS);
