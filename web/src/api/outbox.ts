@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie'
-import { api, ask, ProblemError, SIGNED_OUT, type Problem, type Schemas } from './client'
+import { api, ask, ProblemError, SIGNED_OUT, type Problem } from './client'
 
 /**
  * What was done, as it lies on the device until the server has it. Written down before anything is said of it, sent in
@@ -7,7 +7,7 @@ import { api, ask, ProblemError, SIGNED_OUT, type Problem, type Schemas } from '
  */
 export interface Entry {
   seq: number
-  /** Whose it is; nobody else sends it or sees it. */
+  /** Whose account; nobody else sends it or sees it. */
   who: string
   /** Which command. */
   key: string
@@ -119,16 +119,13 @@ export async function carry<V>(
 async function isCarrier() {
   try {
     const s = await ask(api.GET('/api/session'))
-    if (s.signedIn && nameOf(s) === carrier) return true
+    if (s.signedIn && s.account === carrier) return true
     if (!s.signedIn) dispatchEvent(new Event(SIGNED_OUT))
   } catch {
     // No line.
   }
   return false
 }
-
-export const nameOf = (s: Pick<Schemas['SessionView'], 'household' | 'name'>) =>
-  `${s.household ?? ''}/${s.name ?? ''}`
 
 /** What the server said against the entry asked for; undefined where it was sent or still waits. */
 async function flush(asked?: number): Promise<Error | undefined> {

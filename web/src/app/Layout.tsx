@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
-import { mine, nameOf } from '../api/outbox'
+import { mine } from '../api/outbox'
 import { unpackAll } from '../field/pack'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
@@ -48,6 +48,7 @@ export function Layout() {
           <SignedIn
             name={s.name ?? ''}
             household={s.household ?? ''}
+            account={s.account ?? ''}
             role={s.role}
             demo={s.demo}
             ended={!now.signedIn}
@@ -63,12 +64,14 @@ export function Layout() {
 function SignedIn({
   name,
   household,
+  account,
   role,
   demo,
   ended,
 }: {
   name: string
   household: string
+  account: string
   role: Schemas['SessionView']['role']
   demo: boolean
   ended: boolean
@@ -155,7 +158,7 @@ function SignedIn({
         <Brook />
       </header>
       <LineNotice />
-      <NotebookNotice who={nameOf({ household, name })} />
+      <NotebookNotice who={account} />
       <TimerNotice />
       <Outlet />
       <Tray />

@@ -174,6 +174,12 @@ public class BasketAndYearsTest extends ServerTest {
         Client ilse = as("ilse");
         UUID stand = nettles(ilse);
         Map<String, Object> body = bag(id());
+        // More of the stand than of each of its plants can not be.
+        body.put("perPlant", 0.005);
+        assertThat(ilse.post("/api/field/stands/" + stand + "/harvests", body)
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("perPlant");
         body.put("perPlant", 0.95);
         assertThat(codes(ilse.post("/api/field/stands/" + stand + "/harvests", body)
                         .expect(422)

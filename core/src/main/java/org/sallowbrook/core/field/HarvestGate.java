@@ -89,7 +89,11 @@ public final class HarvestGate {
             Checks checks =
                     Checks.begin().range("shareTaken", shareTaken, 0, 1).range("sharePicked", sharePicked, 0, 1);
             if (perPlant != null) {
-                checks.range("perPlant", perPlant, 0, 1);
+                checks.range("perPlant", perPlant, 0, 1)
+                        .that(
+                                !(shareTaken > perPlant + 1e-9),
+                                "perPlant",
+                                "must not be less than the share of the whole stand");
             }
             checks.done();
             tells = Set.copyOf(tells);

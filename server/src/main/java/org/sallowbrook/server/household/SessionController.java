@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Member;
 import org.springframework.beans.factory.annotation.Value;
@@ -31,6 +32,7 @@ class SessionController {
 
     /**
      * @param setup whether the first account is still to be made
+     * @param account who is signed in, whatever they or their household are called later
      * @param zone in which the household counts its days
      * @param now by the clock of the server, which in the demo is a calendar of its own
      */
@@ -38,6 +40,7 @@ class SessionController {
             Boolean signedIn,
             Boolean setup,
             Boolean demo,
+            @Nullable UUID account,
             @Nullable String name,
             Member.@Nullable Role role,
             @Nullable String household,
@@ -78,6 +81,7 @@ class SessionController {
                     true,
                     false,
                     demo,
+                    member.accountId(),
                     member.displayName(),
                     member.role(),
                     signIn.householdName(member.householdId()),
@@ -86,7 +90,7 @@ class SessionController {
                     people.standIns(),
                     clock.instant());
         }
-        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, false, clock.instant());
+        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, null, false, clock.instant());
     }
 
     @PostMapping("/api/session")
