@@ -144,7 +144,19 @@ export const router = createBrowserRouter([
       { path: 'dosing', lazy: async () => ({ Component: (await import('../dosing/People')).People }) },
       {
         path: 'dosing/people/:id',
-        lazy: async () => ({ Component: (await import('../household/Person')).Person }),
+        lazy: async () => ({ Component: (await import('../dosing/Somebody')).Somebody }),
+      },
+      {
+        path: 'dosing/direct/new',
+        lazy: async () => ({ Component: (await import('../dosing/Direct')).DirectUse }),
+      },
+      {
+        path: 'dosing/direct/:id',
+        lazy: async () => ({ Component: (await import('../dosing/Direct')).DirectOne }),
+      },
+      {
+        path: 'dosing/courses/:id/card',
+        lazy: async () => ({ Component: (await import('../dosing/DoseCard')).DoseCard }),
       },
       {
         path: 'dosing/new',

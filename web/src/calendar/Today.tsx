@@ -30,6 +30,10 @@ const HEADINGS: Record<Task['kind'], string> = {
   PRESS: 'To press',
   FILL: 'To fill',
   DOSE: 'To take',
+  BETTER_YET: 'Is it better?',
+  ASK_AFTER: 'To ask after',
+  FOLLOW_UP: 'How it went',
+  DIARY: 'How it is today',
   USE_UP: 'To use up',
   DESICCANT: 'Desiccant to change',
   SET_ASIDE: 'To set aside',
@@ -46,6 +50,10 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   PRESS: (t) => `/making/batches/${t.subjectId}`,
   FILL: (t) => `/making/batches/${t.subjectId}`,
   DOSE: (t) => `/dosing/courses/${t.subjectId}`,
+  BETTER_YET: (t) => `/dosing/courses/${t.subjectId}`,
+  ASK_AFTER: (t) => `/dosing/courses/${t.subjectId}`,
+  FOLLOW_UP: (t) => `/dosing/direct/${t.subjectId}`,
+  DIARY: (t) => `/dosing/courses/${t.subjectId}`,
   USE_UP: (t) => `/shelf/${t.subjectId}`,
   DESICCANT: (t) => `/shelf/${t.subjectId}`,
   SET_ASIDE: (t) => `/tracing/${t.subjectId}`,
@@ -308,6 +316,9 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
   if (task.kind === 'RACK')
     return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
   if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>
+  if (task.kind === 'DIARY') return <ButtonLink to={PAGE.DIARY(task)}>Note it</ButtonLink>
+  if (task.kind === 'BETTER_YET' || task.kind === 'ASK_AFTER' || task.kind === 'FOLLOW_UP')
+    return <ButtonLink to={PAGE[task.kind](task)}>{task.kind === 'ASK_AFTER' ? 'Ask' : 'Say'}</ButtonLink>
   if (task.kind === 'DESICCANT') return <ButtonLink to={`/shelf/${task.subjectId}`}>Note it</ButtonLink>
   // An oil is looked at when it is pressed: that is asked on its page.
   if (task.kind === 'PRESS' && task.amount == null)

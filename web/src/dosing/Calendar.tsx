@@ -8,10 +8,12 @@ export function CourseStrip({
   days,
   today,
   taken = [],
+  unit = 'mL',
 }: {
   days: Day[]
   today: string
   taken?: Schemas['TakenView'][]
+  unit?: string
 }) {
   const most = Math.max(...days.map((d) => d.perDoseMl * d.doses), 0.001)
   const width = 100 / days.length
@@ -65,7 +67,7 @@ export function CourseStrip({
       <figcaption className="text-soft flex justify-between text-sm">
         <span>{date(days[0]?.date)}</span>
         <span>
-          up to {figure(most)} mL a day; a line on the ground is a pause
+          up to {figure(most)} {unit} a day; a line on the ground is a pause
           {taken.length > 0 ? '; green was taken' : ''}
         </span>
         <span>{date(days.at(-1)?.date)}</span>

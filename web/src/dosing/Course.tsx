@@ -14,7 +14,10 @@ import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { RELATION } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
 import { CourseStrip } from './Calendar'
+import { Diary } from './Diary'
 import { useCourse } from './queries'
+import { NoteReaction } from './Reactions'
+import { Spoon } from './Spoon'
 import { only, useMay } from '../ui/may'
 
 type CourseView = Schemas['CourseView']
@@ -38,21 +41,27 @@ function CoursePage({ course }: { course: CourseView }) {
       ),
     onSettled: () => queries.invalidateQueries(),
   })
-  const when =
-    course.timing && course.timing.relation !== 'ANY'
-      ? `${course.timing.minutes ? `${course.timing.minutes} minutes ` : ''}${RELATION[course.timing.relation]}`
-      : 'at any time'
+  const when = whenOf(course)
   const ends = course.status === 'ENDED' ? 'This course was ended.' : 'This course is finished.'
   return (
     <Page
       title={`${course.person}: ${course.product}`}
       actions={
-        course.status === 'RUNNING' &&
-        may && (
-          <Button onClick={() => end.mutate()} disabled={end.isPending}>
-            End the course
-          </Button>
-        )
+        <>
+          <ButtonLink to={`/dosing/courses/${course.id}/card`}>Dose card</ButtonLink>
+          {may && (
+            <ButtonLink
+              to={`/dosing/new?person=${course.personId}&follows=${course.id}&start=${dayAfter(course)}`}
+            >
+              Plan what comes after
+            </ButtonLink>
+          )}
+          {course.status === 'RUNNING' && may && (
+            <Button onClick={() => end.mutate()} disabled={end.isPending}>
+              {course.untilBetter ? 'It is better: end it' : 'End the course'}
+            </Button>
+          )}
+        </>
       }
     >
       <p className="mb-3">
@@ -64,14 +73,16 @@ function CoursePage({ course }: { course: CourseView }) {
         all
         {course.use ? `, for ${course.use}` : ''}
         {course.countedOut ? `; a full dose is ${course.countedOut}` : ''}
-        {course.timing?.overMinutes ? `, drunk over ${course.timing.overMinutes} minutes` : ''}.
+        {course.timing?.overMinutes ? `, drunk over ${course.timing.overMinutes} minutes` : ''}
+        {course.untilBetter ? '; only until it is better' : ''}.
       </p>
+      <Phases course={course} />
       {course.status !== 'RUNNING' && <p className="mb-3 font-semibold">{ends}</p>}
       <ProblemNotice error={end.error} />
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-4">
           <Section title="Planned and taken">
-            <CourseStrip days={course.days} today={today} taken={course.taken} />
+            <CourseStrip days={course.days} today={today} taken={course.taken} unit={course.unit} />
             <p className="mt-2">
               Up to today planned {figure(course.adherence.plannedMl)} {course.unit}, taken{' '}
               <strong>
@@ -82,12 +93,15 @@ function CoursePage({ course }: { course: CourseView }) {
               .
             </p>
           </Section>
+          {course.recipient || course.untilBetter ? <Asked course={course} /> : null}
           <Ticks course={course} today={today} />
+          <Diary course={course} />
         </div>
         <div className="space-y-4">
           <Findings findings={course.findings} label="Course findings" />
           {course.findings.some((f) => f.code === 'FIRST_TIME') && <Trial course={course} today={today} />}
           <Tried course={course} />
+          <Happened course={course} />
           <Section title="Stop and get help at">
             <p>{course.dangerSigns.join(', ')}.</p>
             <ButtonLink kind="grave" to={`/help?person=${course.personId}`}>
@@ -109,7 +123,7 @@ function Ticks({ course, today }: { course: CourseView; today: string }) {
       <ul>
         {shown.toReversed().map((d) => (
           <li key={d.date} className="border-line flex flex-wrap items-center gap-2 border-b py-2">
-            <span className="w-full font-medium sm:w-32">{d.date === today ? 'today' : date(d.date)}</span>
+            <span className="w-full font-medium sm:w-24">{d.date === today ? 'today' : date(d.date)}</span>
             {d.doses === 0 && <span className="text-soft">pause</span>}
             {Array.from({ length: d.doses }, (_, i) => (
               <Tick key={i} course={course} day={d} slot={i + 1} />
@@ -128,6 +142,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
   const may = useMay('record')
   const [other, setOther] = useState<string | null>(null)
+  const [over, setOver] = useState('')
   const [swallowed, setSwallowed] = useState(false)
   const reasons = useAcknowledged()
   const take = useMutation({
@@ -135,7 +150,15 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
       ask(
         api.POST('/api/dosing/courses/{id}/doses', {
           params: { path: { id: course.id } },
-          body: { id, on: day.date, slot, ml, swallowed: swallowed || undefined, acknowledged: reasons.list },
+          body: {
+            id,
+            on: day.date,
+            slot,
+            ml,
+            overMinutes: over.trim() === '' ? undefined : number(over),
+            swallowed: swallowed || undefined,
+            acknowledged: reasons.list,
+          },
         }),
       ),
     onSuccess: async () => {
@@ -148,8 +171,10 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   if (taken) {
     return (
       <span className="flex flex-wrap items-center gap-2">
-        <span className="bg-lichen-pale text-lichen border-lichen border-2 px-3 py-1.5 font-medium">
+        <span className="bg-lichen-pale text-lichen border-lichen flex items-center gap-2 border-2 px-3 py-1.5 font-medium">
+          <Spoon full />
           taken {figure(taken.ml)} {course.unit}
+          {taken.overMinutes != null && ` over ${taken.overMinutes} min`}
         </span>
         <StrikeOut
           what={`dose ${slot} of ${date(day.date)}`}
@@ -166,6 +191,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
     )
   }
   const which = `dose ${slot} of ${date(day.date)}`
+  const otherWords = course.timing?.overMinutes != null ? 'another amount or pace' : 'another amount'
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Button
@@ -173,6 +199,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
         aria-label={`take ${figure(day.perDoseMl)} ${course.unit}, ${which}`}
         onClick={() => take.mutate(undefined)}
       >
+        <Spoon />
         take {figure(day.perDoseMl)} {course.unit}
       </Button>
       {other === null ? (
@@ -180,22 +207,27 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
           type="button"
           className="min-h-6 text-sm underline"
           disabled={!may || !course.dosable}
-          aria-label={`another amount, ${which}`}
+          aria-label={`${otherWords}, ${which}`}
           onClick={() => setOther('')}
         >
-          another amount
+          {otherWords}
         </button>
       ) : (
         <form
-          className="flex items-end gap-2"
+          className="flex flex-wrap items-end gap-2"
           onSubmit={(e) => {
             e.preventDefault()
-            take.mutate(number(other))
+            take.mutate(other.trim() === '' ? undefined : number(other))
           }}
         >
           <div className="w-36">
             <NumberInput label="Really taken" unit={course.unit} value={other} onChange={setOther} />
           </div>
+          {course.timing?.overMinutes != null && (
+            <div className="w-36">
+              <NumberInput label="Drunk over" unit="min" value={over} onChange={setOver} />
+            </div>
+          )}
           <Button type="submit" disabled={take.isPending}>
             Record it
           </Button>
@@ -213,6 +245,112 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
     </div>
   )
 }
+
+/** "20 to 30 minutes before a meal". */
+export function whenOf(course: CourseView) {
+  const t = course.timing
+  if (!t || t.relation === 'ANY') return 'at any time'
+  const minutes =
+    t.minutes == null ? '' : `${t.minutes}${t.minutesTo == null ? '' : ` to ${t.minutesTo}`} minutes `
+  return `${minutes}${RELATION[t.relation]}`
+}
+
+/** The day on which another phase may begin. */
+function dayAfter(course: CourseView) {
+  const last = course.status === 'ENDED' && course.lastDay > isoToday() ? isoToday() : course.lastDay
+  const at = new Date(`${last}T00:00:00Z`)
+  at.setUTCDate(at.getUTCDate() + 1)
+  const day = at.toISOString().slice(0, 10)
+  return day < isoToday() ? isoToday() : day
+}
+
+/** What came before it and what comes after, as one run. */
+function Phases({ course }: { course: CourseView }) {
+  if (!course.before && course.after.length === 0) return null
+  const phase = (p: Schemas['PhaseView']) => (
+    <Link className="underline" to={`/dosing/courses/${p.id}`}>
+      {p.product}, {date(p.startOn)} to {date(p.lastDay)}
+    </Link>
+  )
+  return (
+    <p className="mb-3">
+      {course.before && <>After {phase(course.before)}. </>}
+      {course.after.map((p) => (
+        <span key={p.id}>Then {phase(p)}. </span>
+      ))}
+    </p>
+  )
+}
+
+/** Whoever takes it elsewhere, or until it is better, is asked; what they say stays. */
+function Asked({ course }: { course: CourseView }) {
+  const queries = useQueryClient()
+  const [id, setId] = useState(() => v7())
+  const [words, setWords] = useState('')
+  const may = useMay('record')
+  const ask1 = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/dosing/courses/{id}/asked', {
+          params: { path: { id: course.id } },
+          body: { id, words },
+        }),
+      ),
+    onSuccess: async () => {
+      setId(v7())
+      setWords('')
+      await queries.invalidateQueries()
+    },
+  })
+  return (
+    <Section title={course.untilBetter ? 'Is it better?' : `How it goes with ${course.person}`}>
+      {course.asked.length === 0 && (
+        <p className="text-soft text-sm">
+          Nobody has asked yet. Today says when: on the third day, then every{' '}
+          {course.untilBetter ? 'three days' : 'week'}.
+        </p>
+      )}
+      <ul>
+        {course.asked.map((a) => (
+          <li key={a.id} className="border-line border-b py-1">
+            {date(a.on)}, {a.by}: {a.words}
+          </li>
+        ))}
+      </ul>
+      {may && course.status === 'RUNNING' && (
+        <form
+          className="mt-2 flex flex-wrap items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            ask1.mutate()
+          }}
+        >
+          <div className="min-w-60 flex-1">
+            <Input label="What was said" value={words} onChange={(e) => setWords(e.target.value)} />
+          </div>
+          <Button type="submit" disabled={ask1.isPending || words.trim() === ''}>
+            Keep it
+          </Button>
+        </form>
+      )}
+      <ProblemNotice error={ask1.error} />
+    </Section>
+  )
+}
+
+/** Something was noticed after a dose. */
+const Happened = only('record', function Happened({ course }: { course: CourseView }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Section title="Was something noticed?">
+      {open ? (
+        <NoteReaction person={{ id: course.personId, name: course.person }} course={course.id} />
+      ) : (
+        <Button onClick={() => setOpen(true)}>Note a reaction</Button>
+      )}
+    </Section>
+  )
+})
 
 /** A first small trial of each plant, with how it went. */
 const Trial = only('record', function Trial({ course, today }: { course: CourseView; today: string }) {

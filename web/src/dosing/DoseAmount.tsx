@@ -14,6 +14,7 @@ const STEP: Record<Unit['unit'], number> = {
   TEASPOON: 0.25,
   TABLESPOON: 0.25,
   CUP: 0.25,
+  FINGERTIP: 0.5,
 }
 
 /** How much each time, in what it is counted out in; kept in the product's own unit. */

@@ -115,6 +115,18 @@ function Steps({ help }: { help: Schemas['HelpView'] }) {
             'none on record; ask'}
           .
         </p>
+        {help.reactions.length > 0 && (
+          <>
+            <h3 className="mt-2 font-semibold">Noticed after plants</h3>
+            <ul>
+              {help.reactions.map((r) => (
+                <li key={r} className="border-line border-b py-1">
+                  {r}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
         <h3 className="mt-2 font-semibold">Taken in the last seven days</h3>
         {help.taken.length === 0 ? (
           <p>
@@ -128,9 +140,10 @@ function Steps({ help }: { help: Schemas['HelpView'] }) {
               <li key={`${t.on} ${t.lotCode} ${i}`} className="border-line border-b py-1">
                 {date(t.on)}:{' '}
                 <strong>
-                  {figure(t.amount)} {t.unit}
+                  {t.amount == null ? 'an amount nobody weighed' : `${figure(t.amount)} ${t.unit}`}
                 </strong>{' '}
-                of {t.product}, lot {t.lotCode}, {t.way === 'SKIN' ? 'on the skin' : 'by mouth'}
+                of {t.product}
+                {t.lotCode && `, lot ${t.lotCode}`}, {t.way === 'SKIN' ? 'on the skin' : 'by mouth'}
                 <span className="text-soft block text-base">{t.herbs.join('; ')}</span>
               </li>
             ))}

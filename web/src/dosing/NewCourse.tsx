@@ -2,19 +2,19 @@ import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, ask, ProblemError, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useKeepsTo, usePeople } from '../household/queries'
 import { useLots } from '../shelf/queries'
 import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Choose } from '../ui/Choose'
-import { Button, Input, NumberInput, Slider } from '../ui/controls'
+import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { useLive } from '../ui/useLive'
-import { VESSEL, LOT_STATE, RELATION, WAY } from '../ui/dictionary'
+import { CAUTION_STATUS, LOT_STATE, RELATION, SKIN, VESSEL, WAY } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { DoseAmount } from './DoseAmount'
@@ -55,7 +55,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [person, setPerson] = useTyped('person', search.get('person') ?? people[0]?.id ?? '')
   const [lot, setLot] = useTyped('lot', search.get('lot') ?? products[0]?.id ?? '')
   const product = products.find((l) => l.id === lot)
-  const taxon = useTaxon(product?.herbs[0]?.taxonId ?? '')
+  const herb = product?.herbs[0]
+  const taxon = useTaxon(herb?.taxonId ?? '')
   const [use, setUse] = useTyped('use', '')
   const [way, setWay] = useTyped<Request['way'] | ''>('way', '')
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
@@ -75,8 +76,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [over, setOver] = useTyped('over', '')
   const [rampDays, setRampDays] = useTyped('rampDays', 0)
   const [minutes, setMinutes] = useTyped('minutes', '')
+  const [minutesTo, setMinutesTo] = useTyped('minutesTo', '')
+  const [untilBetter, setUntilBetter] = useTyped('untilBetter', false)
+  const follows = search.get('follows') ?? undefined
   const [relation, setRelation] = useTyped<Relation>('relation', 'AFTER_MEAL')
-  const [start, setStart] = useTyped('start', today)
+  const [start, setStart] = useTyped('start', search.get('start') ?? today)
   const reasons = useAcknowledged()
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
@@ -85,7 +89,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const days = ownDays ?? proposed.days
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
-  const uses = taxon.data?.uses.map((u) => u.name) ?? []
+  const uses = [
+    ...new Set(
+      (taxon.data?.uses ?? []).filter((u) => !herb || u.parts.includes(herb.part)).map((u) => u.name),
+    ),
+  ]
   const chosenUse = use && uses.includes(use) ? use : (uses[0] ?? '')
   const body: Request | null =
     person && lot
@@ -106,9 +114,12 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           timing: {
             relation,
             minutes: timed && minutes.trim() !== '' ? number(minutes) : undefined,
+            minutesTo: timed && minutesTo.trim() !== '' ? number(minutesTo) : undefined,
             overMinutes: chosenWay === 'MOUTH' && over.trim() !== '' ? number(over) : undefined,
           },
           startOn: start,
+          untilBetter: untilBetter || undefined,
+          followsId: follows,
           acknowledged: reasons.list,
         }
       : null
@@ -134,7 +145,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const invalid = check.error instanceof ProblemError && check.error.problem.status === 400
   const findings = invalid ? [] : (plan?.findings ?? [])
   const stopped = findings.some((f) => f.severity === 'STOP')
-  const doses = taxon.data?.parts.flatMap((p) => p.doses) ?? []
+  const doses = (taxon.data?.parts ?? []).filter((p) => p.part === herb?.part).flatMap((p) => p.doses)
   return (
     <Page title="Plan a course">
       <Unsaved form={here} />
@@ -180,15 +191,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 label="The skin there"
                 value={skin}
                 onChange={setSkin}
-                choices={[
-                  { value: 'INTACT', label: 'is whole' },
-                  { value: 'SMALL_CLEAN_CUT', label: 'has a small clean cut' },
-                  {
-                    value: 'WOUND',
-                    label: 'is wounded',
-                    hint: 'deep, dirty, bitten, burnt, spreading, or near an eye',
-                  },
-                ]}
+                choices={(Object.keys(SKIN) as (keyof typeof SKIN)[]).map((k) => ({
+                  value: k,
+                  label: SKIN[k].name,
+                  ...(SKIN[k].hint ? { hint: SKIN[k].hint } : {}),
+                }))}
               />
             )}
             <DoseAmount
@@ -235,6 +242,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               step={1}
               onChange={setDays}
             />
+            <Toggle
+              label="Only until it is better; that long at most"
+              checked={untilBetter}
+              onChange={setUntilBetter}
+            />
             <PatternFields value={pattern} onChange={setPattern} />
             <Slider
               label="Build up from half over"
@@ -261,13 +273,22 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               choices={RELATIONS.map((r) => ({ value: r, label: RELATION[r] }))}
             />
             {timed && (
-              <NumberInput
-                label={`Minutes ${RELATION[relation]}`}
-                hint="leave it empty where it does not matter"
-                unit="min"
-                value={minutes}
-                onChange={setMinutes}
-              />
+              <div className="grid grid-cols-2 items-start gap-3">
+                <NumberInput
+                  label={`Minutes ${RELATION[relation]}`}
+                  hint="empty where it does not matter"
+                  unit="min"
+                  value={minutes}
+                  onChange={setMinutes}
+                />
+                <NumberInput
+                  label="to, at most"
+                  hint="empty for no range"
+                  unit="min"
+                  value={minutesTo}
+                  onChange={setMinutesTo}
+                />
+              </div>
             )}
             {chosenWay === 'MOUTH' && (
               <NumberInput
@@ -289,11 +310,13 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
         <div className="space-y-3">
           {plan && (
             <Section title="The course">
-              <CourseStrip days={plan.days} today={today} />
+              <CourseStrip days={plan.days} today={today} unit={unit} />
             </Section>
           )}
           <Announce text={inBreath(findings)} />
           <Findings findings={findings} label="Course findings" />
+          {plan?.child && <ForAChild child={plan.child} unit={unit} />}
+          {plan && plan.expecting.length > 0 && <Thirds known={plan.expecting} />}
           <Because lines={plan?.because ?? []} />
           <SafetyLine />
         </div>
@@ -331,11 +354,83 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           {stopped && (
             <p className="text-madder font-semibold">
               STOPPED for {people.find((p) => p.id === person)?.name}. Read why; ask the prescriber or
-              pharmacist.
+              pharmacist.{' '}
+              {chosenUse && (
+                <Link
+                  className="underline"
+                  to={`/needs?need=${encodeURIComponent(chosenUse)}&person=${person}`}
+                >
+                  What else there is for it
+                </Link>
+              )}
             </p>
           )}
         </div>
       </div>
     </Page>
+  )
+}
+
+/** What each rule makes of a grown-up's dose; the household's school decides, the card's own age before it. */
+function ForAChild({ child, unit }: { child: Schemas['ChildView']; unit: string }) {
+  return (
+    <Section title="For a child">
+      {child.adultMl == null ? (
+        <p>The card has no dose for this use, so no rule can start from one.</p>
+      ) : (
+        <>
+          <p>
+            A grown-up would take {figure(child.adultMl)} {unit}. The card gives a dose from{' '}
+            {child.fromAgeYears} years on, and that age always wins. Rounded down:
+          </p>
+          <table className="my-1 w-full text-sm">
+            <thead>
+              <tr className="text-soft text-left">
+                <th className="font-medium">Rule</th>
+                <th className="font-medium">Part</th>
+                <th className="font-medium">Dose</th>
+              </tr>
+            </thead>
+            <tbody>
+              {child.rules.map((r) => (
+                <tr key={r.rule} className="border-line border-t">
+                  <td className="py-1 pr-2">{r.rule}</td>
+                  <td>{r.fraction == null ? 'not to be had' : `${figure(r.fraction * 100)} %`}</td>
+                  <td>{r.ml == null ? '' : `${figure(r.ml)} ${unit}`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      <p className="text-soft text-sm">
+        This household: {child.school}. Rules are arithmetic, not knowledge: ask a doctor or pharmacist before
+        a child is given anything.
+      </p>
+    </Section>
+  )
+}
+
+const THIRDS = ['first third', 'second third', 'last third']
+
+/** What is known for each third of a pregnancy; it decides nothing. */
+function Thirds({ known }: { known: Schemas['ExpectingView'][] }) {
+  return (
+    <Section title="While expecting">
+      <ul className="space-y-1">
+        {known.map((k) => (
+          <li key={k.taxonId + k.trimester}>
+            <strong>
+              {k.commonName}, {THIRDS[k.trimester - 1]}: {CAUTION_STATUS[k.status]}
+            </strong>
+            {k.effect && ` ${k.effect}`}
+            {k.source && <span className="text-soft text-sm"> ({k.source})</span>}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1">
+        Unknown counts as no. Midwife, doctor and pharmacist decide, not this page; take its list along.
+      </p>
+    </Section>
   )
 }

@@ -19,6 +19,8 @@ export function startOf(kind: Kind): Pattern {
       return { kind, everyHours: 4 }
     case 'AS_NEEDED':
       return { kind, everyHours: 4 }
+    case 'DRAWN':
+      return { kind, onDays: 1, lot: Math.floor(Math.random() * 1_000_000_000) }
     case 'SEASON':
       return { kind, from: '--03-01', to: '--05-31' }
     default:
@@ -64,6 +66,23 @@ export function PatternFields({
             onChange={(offDays) => set({ offDays })}
           />
         </div>
+      )}
+      {p.kind === 'DRAWN' && (
+        <>
+          <Slider
+            label="At a stretch"
+            unit="days"
+            value={p.onDays ?? 1}
+            min={1}
+            max={14}
+            step={1}
+            onChange={(onDays) => set({ onDays })}
+          />
+          <p className="text-soft text-sm">
+            Two by two, one stretch with and one without; the lot says which comes first. Longer stretches
+            suit what works slowly. Keep a diary beside it.
+          </p>
+        </>
       )}
       {p.kind === 'DAYS_PER_MONTH' && (
         <Slider

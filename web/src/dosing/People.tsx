@@ -22,6 +22,7 @@ export function People() {
             <ButtonLink to="/dosing/people/new">Add somebody</ButtonLink>
           </Only>
           <Only deed="record">
+            <ButtonLink to="/dosing/direct/new">Use a plant as it is</ButtonLink>
             <ButtonLink kind="main" to="/dosing/new">
               Plan a course
             </ButtonLink>
@@ -84,6 +85,12 @@ export function People() {
               )
             }
           </Loaded>
+          <Past
+            title="Plants used as they were"
+            name="direct"
+            load={(page) => ask(api.GET('/api/dosing/direct', { params: { query: { page } } }))}
+            to={(id) => `/dosing/direct/${id}`}
+          />
           <Past
             title="Courses that are over"
             name="courses"

@@ -17,6 +17,7 @@ import { HAZARD, PART, SEX, STAGE } from '../ui/dictionary'
 import { forget, useKept, useKeptId } from '../ui/kept'
 import { figure } from '../ui/words'
 import { harvest } from './commands'
+import { LookedAgain } from './LookedAgain'
 import { useContacts } from './Contacts'
 import { useStand } from './queries'
 import { useTags } from './Tags'
@@ -148,11 +149,6 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const save = useCarry(harvest, { onSent: done('/drying'), onKept: done('/field/notebook') })
   const noLine = waits(check.error)
   const at = (field: string) => errorAt(save.error, field)
-  const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
-  const telling = taxon.characters
-    .filter((c) => c.stages.includes(stage))
-    .sort((a, b) => Number(decisive.includes(b.character)) - Number(decisive.includes(a.character)))
-    .slice(0, 14)
   const used = taxon.parts.find((p) => p.part === part)
   const findings = check.data?.findings ?? []
   const stopped = findings.some((f) => f.severity === 'STOP')
@@ -311,33 +307,15 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
             </div>
           </Section>
           <Section title="Looked at again today">
-            <p className="text-soft mb-1 text-sm">
-              Tick at least three characters that agree with {stand.commonName}.
-            </p>
-            <ul>
-              {telling.map((c) => (
-                <li key={c.character + c.stages.join()}>
-                  <label className="flex min-h-11 items-center gap-3">
-                    <input
-                      type="checkbox"
-                      className="size-7 shrink-0"
-                      checked={tells.includes(c.character)}
-                      onChange={() =>
-                        setTells(
-                          tells.includes(c.character)
-                            ? tells.filter((t) => t !== c.character)
-                            : [...tells, c.character],
-                        )
-                      }
-                    />
-                    <span>
-                      {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
-                    </span>
-                  </label>
-                </li>
-              ))}
-            </ul>
-            <Toggle label="Every piece examined singly" checked={singly} onChange={setSingly} />
+            <LookedAgain
+              taxon={taxon}
+              stage={stage}
+              most={14}
+              tells={tells}
+              onTells={setTells}
+              singly={singly}
+              onSingly={setSingly}
+            />
           </Section>
           <div className="space-y-4">
             <Section title="The stand">

@@ -163,6 +163,9 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
             {stand.taxonId && !stand.putAwayOn && (used || !taxon.data) && (
               <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
             )}
+            {used && !stand.putAwayOn && stand.identification?.status === 'CONFIRMED' && (
+              <ButtonLink to={`/dosing/direct/new?stand=${stand.id}`}>Use a leaf of it</ButtonLink>
+            )}
           </Only>
           {used && <ButtonLink to={`/basket?stand=${stand.id}`}>What it makes</ButtonLink>}
           <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>

@@ -1,19 +1,24 @@
 import { listOf } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { usePeople } from '../household/queries'
+import { Choose } from '../ui/Choose'
 import { Button, ButtonLink } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Empty, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { tray } from '../ui/tray'
 import {
-  CAUTION_STATUS,
+  BESIDE,
+  NEARNESS,
   CONSTITUENT,
   FREQUENCY,
   HAZARD,
   LOOKING,
   ORIGIN,
+  PART,
   POTENCY,
   ROUTE,
   STAGE,
@@ -54,6 +59,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
           actions={
             <>
               <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
+              <Button onClick={() => window.print()}>Print for the wall</Button>
               <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
                 Put on the tray
               </Button>
@@ -73,7 +79,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
             </p>
           )}
           {editing && <OwnVersion t={t} />}
-          <div className="grid gap-3 lg:grid-cols-[17rem_minmax(0,1fr)_minmax(0,1fr)]">
+          <div className="grid gap-3 lg:grid-cols-[17rem_minmax(0,1fr)_minmax(0,1fr)] print:grid-cols-2">
             <div className="space-y-3">
               <Section>
                 <PlantDrawing
@@ -86,20 +92,18 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
               <Place t={t} />
             </div>
             <div className="space-y-3">
+              <ForWhomNot t={t} checks={checks} />
               <LookAlikes t={t} />
-              <Section title="Parts and doses">
-                {t.parts.length === 0 && <Empty>Nothing of it is gathered.</Empty>}
-                {t.parts.map((p) => (
-                  <PartOfPlant key={p.part} t={t} p={p} checks={checks} />
-                ))}
-              </Section>
-              <Uses t={t} checks={checks} />
             </div>
             <div className="space-y-3">
-              <Cautions t={t} checks={checks} />
-              <CharactersAt t={t} stage={stage} checks={checks} />
-              <Sources checks={checks} />
+              <Parts t={t} checks={checks} />
+              <History t={t} />
+              <InsteadOf t={t} />
             </div>
+          </div>
+          <div className="mt-3 space-y-3">
+            <CharactersAt t={t} stage={stage} checks={checks} />
+            <Sources checks={checks} />
           </div>
           <div className="mt-4">
             <SafetyLine />
@@ -207,51 +211,144 @@ function LookAlikes({ t }: { t: TaxonView }) {
   )
 }
 
-function Uses({ t, checks }: { t: TaxonView; checks: Check[] }) {
+/** What a source says of one part, beside that part; figures that are used for gathering and for dosing. */
+function Parts({ t, checks }: { t: TaxonView; checks: Check[] }) {
+  if (t.parts.length === 0) {
+    return (
+      <Section title="Parts and doses">
+        <Empty>Nothing of it is gathered.</Empty>
+        <Holds t={t} />
+      </Section>
+    )
+  }
+  const elsewhere = t.uses.filter((u) => !t.parts.some((p) => u.parts.includes(p.part)))
   return (
-    <Section title="Actions and uses">
-      {t.actions.length > 0 && <p>{t.actions.join(', ')}</p>}
-      <ul className="space-y-1">
-        {t.uses.map((u) => (
-          <li key={u.name + u.route}>
-            {u.grave ? (
-              <strong className="text-madder">
-                Claimed for {u.name}: a grave illness. No dose, no course; see a doctor.
-              </strong>
-            ) : (
-              <strong>
-                {capital(u.name)} ({ROUTE[u.route]}, {POTENCY[u.potency]})
-              </strong>
-            )}{' '}
-            <Sourced source={u.source} taxon={t.id} checks={checks} />
-          </li>
-        ))}
-      </ul>
+    <Section title="Parts and doses">
+      {t.actions.length > 0 && <p className="mb-1">{capital(t.actions.join(', '))}</p>}
+      <TabGroup>
+        <TabList className="border-line mb-2 flex flex-wrap gap-x-1 border-b-2 print:hidden">
+          {t.parts.map((p) => (
+            <Tab
+              key={p.part}
+              className="data-[selected]:border-water data-[selected]:bg-water-pale min-h-11 border-b-4 border-transparent px-3 font-semibold"
+            >
+              {capital(PART[p.part])}
+            </Tab>
+          ))}
+        </TabList>
+        <TabPanels>
+          {t.parts.map((p) => (
+            <TabPanel key={p.part} unmount={false} className="print:block!">
+              <UsesOf t={t} uses={t.uses.filter((u) => u.parts.includes(p.part))} checks={checks} />
+              <PartOfPlant t={t} p={p} checks={checks} />
+            </TabPanel>
+          ))}
+        </TabPanels>
+      </TabGroup>
+      <UsesOf t={t} uses={elsewhere} checks={checks} />
       {t.foods.map((f) => (
         <p key={f.what} className="mt-1">
           <strong>As food:</strong> {f.what}. {f.limit}
         </p>
       ))}
-      {t.constituents.length > 0 && (
-        <p className="text-soft mt-1 text-sm">holds {t.constituents.map((c) => CONSTITUENT[c]).join(', ')}</p>
-      )}
+      <Holds t={t} />
     </Section>
   )
 }
 
-function Cautions({ t, checks }: { t: TaxonView; checks: Check[] }) {
+function Holds({ t }: { t: TaxonView }) {
+  return t.constituents.length === 0 ? null : (
+    <p className="text-soft mt-1 text-sm">holds {t.constituents.map((c) => CONSTITUENT[c]).join(', ')}</p>
+  )
+}
+
+function UsesOf({ t, uses, checks }: { t: TaxonView; uses: TaxonView['uses']; checks: Check[] }) {
   return (
-    <Section title="Cautions">
-      <p className="text-soft mb-1 text-sm">
-        What is not listed here has not been checked: unknown, not safe.
-      </p>
-      <ul className="space-y-1">
-        {t.cautions.map((c) => (
-          <li key={c.subject + c.value}>
+    <ul className="mb-1 space-y-1">
+      {uses.map((u) => (
+        <li key={u.name + u.source.figure}>
+          {u.grave ? (
+            <strong className="text-madder">
+              Claimed for {u.name}: a grave illness. No dose, no course; see a doctor.
+            </strong>
+          ) : (
             <strong>
-              {about(c)}: {CAUTION_STATUS[c.status]}
-            </strong>{' '}
-            {c.effect}. <Sourced source={c.source} taxon={t.id} checks={checks} />
+              {capital(u.name)} ({ROUTE[u.route]}, {POTENCY[u.potency]})
+            </strong>
+          )}{' '}
+          <Sourced source={u.source} taxon={t.id} checks={checks} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+const KINDS = [
+  { severity: 'STOP', title: 'Not for', tone: 'border-madder' },
+  { severity: 'HOLD', title: 'Not before somebody has asked', tone: 'border-amber' },
+  { severity: 'WARN', title: 'With care', tone: 'border-amber' },
+  { severity: 'NOTE', title: 'To know', tone: 'border-line' },
+] as const
+
+/** Whom it is not for stands before what it is for. */
+function ForWhomNot({ t, checks }: { t: TaxonView; checks: Check[] }) {
+  const none = t.cautions.filter((c) => c.status === 'NONE_FOUND')
+  const unknown = t.cautions.filter((c) => c.status === 'UNKNOWN')
+  const row = (c: TaxonView['cautions'][number], effect: boolean) => (
+    <li key={c.subject + c.value}>
+      <strong>{about(c)}</strong>
+      {effect && c.effect && `: ${c.effect}`}. <Sourced source={c.source} taxon={t.id} checks={checks} />
+    </li>
+  )
+  return (
+    <Section title="For whom it is not">
+      {KINDS.map((k) => {
+        const of = t.cautions.filter((c) => c.status === 'PRESENT' && c.severity === k.severity)
+        return of.length === 0 ? null : (
+          <div key={k.severity} className={`mb-2 border-l-8 pl-3 ${k.tone}`}>
+            <h3 className="font-semibold">{k.title}</h3>
+            <ul className="space-y-1">{of.map((c) => row(c, true))}</ul>
+          </div>
+        )
+      })}
+      {none.length > 0 && (
+        <div className="border-lichen mb-2 border-l-8 pl-3">
+          <h3 className="font-semibold">None found when checked</h3>
+          <ul className="space-y-1">{none.map((c) => row(c, true))}</ul>
+        </div>
+      )}
+      {unknown.length > 0 && (
+        <div className="border-line mb-2 border-l-8 pl-3">
+          <h3 className="font-semibold">Unknown</h3>
+          <ul className="space-y-1">{unknown.map((c) => row(c, false))}</ul>
+        </div>
+      )}
+      <p className="text-soft text-sm">
+        What is not listed here has not been checked: unknown, not safe. What it does implies more; each
+        course says so.
+      </p>
+    </Section>
+  )
+}
+
+/** What the people of this house bore of it. */
+function History({ t }: { t: TaxonView }) {
+  const reactions = useQuery({
+    queryKey: ['reactions', 'plant', t.id],
+    queryFn: () =>
+      ask(api.GET('/api/dosing/plants/{taxon}/reactions', { params: { path: { taxon: t.id } } })),
+  })
+  if (!reactions.data || reactions.data.length === 0) return null
+  return (
+    <Section title="Not borne by">
+      <ul>
+        {reactions.data.map((r) => (
+          <li key={r.id} className="border-line border-b py-1">
+            <Link className="underline" to={`/dosing/people/${r.personId}`}>
+              {r.person}
+            </Link>
+            : <strong>{r.said}</strong>
+            {r.words && ` “${r.words}”`}
           </li>
         ))}
       </ul>
@@ -259,21 +356,88 @@ function Cautions({ t, checks }: { t: TaxonView; checks: Check[] }) {
   )
 }
 
+/** Gentler, stronger, in the house or near: other plants for the same. */
+function InsteadOf({ t }: { t: TaxonView }) {
+  const [person, setPerson] = useState('')
+  const people = usePeople()
+  const instead = useQuery({
+    queryKey: ['instead', t.id, person],
+    queryFn: () =>
+      ask(
+        api.GET('/api/planning/needs/instead', {
+          params: { query: { taxon: t.id, ...(person ? { person } : {}) } },
+        }),
+      ),
+    enabled: t.uses.some((u) => !u.grave),
+  })
+  if (!instead.data || (instead.data.length === 0 && person === '')) return null
+  return (
+    <section className="border-line bg-sheet border-t-2 px-4 py-3 print:hidden">
+      <h2 className="text-lg font-semibold">Instead of it</h2>
+      <div className="max-w-60">
+        <Choose
+          label="For whom"
+          value={person}
+          choices={[
+            { value: '', label: 'nobody in particular' },
+            ...(people.data ?? []).map((p) => ({ value: p.id, label: p.name })),
+          ]}
+          onChange={setPerson}
+        />
+      </div>
+      {instead.data.map((i) => (
+        <div key={i.use} className="mt-2">
+          <h3 className="font-medium">{capital(i.use)}</h3>
+          <ul>
+            {i.others.slice(0, 5).map((o) => (
+              <li key={o.plant.taxon}>
+                <Link className="underline" to={`/herbarium/${o.plant.taxon}`}>
+                  {o.plant.commonName}
+                </Link>
+                , {o.plant.parts.map((p) => PART[p]).join(', ')}: <strong>{BESIDE[o.beside]}</strong>,{' '}
+                {NEARNESS[o.plant.nearness]}
+              </li>
+            ))}
+            {i.dropped.map((d) => (
+              <li key={d.taxon} className="text-soft text-sm">
+                left out: {d.commonName}, {d.reason}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  )
+}
+
+const HAS_NOT = /^(it has no|there is no|the leaf has no)\b/
+
 function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks: Check[] }) {
   const shown = t.characters.filter((c) => c.stages.some((s) => s === stage))
+  const hasNot = shown.filter((c) => c.states.every((s) => HAS_NOT.test(s.words)))
   return (
     <Section title={`Characters, ${STAGE[stage]}`}>
-      <dl className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-3 gap-y-1 text-sm">
-        {shown.map((c) => (
-          <div key={c.character + c.stages.join() + c.under.join()} className="contents">
-            <dt className="text-soft">
-              {c.name}
-              {c.under.length > 0 && `, ${c.under.map((u) => LOOKING[u]).join(' and ')}`}
-            </dt>
-            <dd>{c.states.map((s) => `${FREQUENCY[s.frequency]} ${s.words}`).join('; ')}</dd>
-          </div>
-        ))}
+      <dl className="gap-x-8 text-sm sm:columns-2 xl:columns-3">
+        {shown
+          .filter((c) => !hasNot.includes(c))
+          .map((c) => (
+            <div
+              key={c.character + c.stages.join() + c.under.join()}
+              className="border-line break-inside-avoid border-b py-0.5"
+            >
+              <dt className="text-soft">
+                {c.name}
+                {c.under.length > 0 && `, ${c.under.map((u) => LOOKING[u]).join(' and ')}`}
+              </dt>
+              <dd>{c.states.map((s) => `${FREQUENCY[s.frequency]} ${s.words}`).join('; ')}</dd>
+            </div>
+          ))}
       </dl>
+      {hasNot.length > 0 && (
+        <p className="text-soft mt-1 text-sm">
+          And {[...new Set(hasNot.flatMap((c) => c.states.map((s) => s.words)))].join('; ')}.
+        </p>
+      )}
       <p className="mt-2">
         <Sourced source={t.source} taxon={t.id} checks={checks} />
       </p>

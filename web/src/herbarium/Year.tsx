@@ -48,6 +48,8 @@ export function Year({
               >
                 {STAGE[s.stage]}
               </button>
+              {/* On paper there are no buttons. */}
+              <span className="hidden print:inline">{STAGE[s.stage]}</span>
             </th>
             {row(s.months, s.stage === stage ? 'bg-water' : 'bg-lichen')}
           </tr>

@@ -54,7 +54,8 @@ const TRIMESTERS = [
   { value: '3', label: 'third trimester', hint: 'from week 28' },
 ] as const
 
-export function Person() {
+/** @param more what other rooms know of somebody who is on record */
+export function Person({ more }: { more?: (person: PersonView) => React.ReactNode }) {
   const { id } = useParams()
   const people = usePeople()
   return (
@@ -62,7 +63,7 @@ export function Person() {
       {(all) => {
         const known = all.find((p) => p.id === id)
         return id === 'new' || known ? (
-          <PersonForm key={known?.id ?? 'new'} person={known} />
+          <PersonForm key={known?.id ?? 'new'} person={known} more={more} />
         ) : (
           <Page title="Nobody here">
             <p>There is no such person.</p>
@@ -73,7 +74,13 @@ export function Person() {
   )
 }
 
-function PersonForm({ person }: { person: PersonView | undefined }) {
+function PersonForm({
+  person,
+  more,
+}: {
+  person: PersonView | undefined
+  more: ((person: PersonView) => React.ReactNode) | undefined
+}) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
@@ -262,6 +269,7 @@ function PersonForm({ person }: { person: PersonView | undefined }) {
           </Only>
         </div>
       </form>
+      {person && more?.(person)}
     </Page>
   )
 }

@@ -2,7 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useSearchParams, Link } from 'react-router'
 import { api, ask } from '../api/client'
 import { usePeople } from '../household/queries'
+import { useState } from 'react'
 import { Choose } from '../ui/Choose'
+import { Button, Input } from '../ui/controls'
+import { useLive } from '../ui/useLive'
 import { Findings } from '../ui/Findings'
 import { Empty, Loaded, Page, SafetyLine, Section } from '../ui/page'
 import { NEARNESS, PART, POTENCY, ROUTE } from '../ui/dictionary'
@@ -29,6 +32,11 @@ export function Need() {
       ),
     enabled: need !== '',
   })
+  const [words, setWords] = useState('')
+  const complaint = useLive('complaint', words.trim() === '' ? null : words.trim(), (w, signal) =>
+    ask(api.GET('/api/planning/needs/search', { params: { query: { words: w } }, signal })),
+  )
+  const meant = words.trim() === '' ? undefined : complaint.data
   const set = (values: { need?: string; person?: string }) => {
     const next = { need, person, ...values }
     setSearch(Object.fromEntries(Object.entries(next).filter(([, v]) => v !== '')), { replace: true })
@@ -39,9 +47,16 @@ export function Need() {
         What is written of plants, with the kind of evidence; not what you have. A complaint that lasts, grows
         or frightens you belongs to a doctor.
       </p>
-      <div className="mb-4 grid max-w-2xl gap-3 sm:grid-cols-2">
+      <div className="mb-2 grid max-w-5xl gap-3 sm:grid-cols-3">
+        <Input
+          label="What is it? In your own words"
+          hint="a tickly cough, sprained ankle, something bitter"
+          value={words}
+          maxLength={200}
+          onChange={(e) => setWords(e.target.value)}
+        />
         <Choose
-          label="A need, or an action"
+          label="Or a need from the cards"
           value={need}
           choices={(needs.data ?? []).map((n) => ({
             value: n.name,
@@ -60,7 +75,30 @@ export function Need() {
           onChange={(p) => set({ person: p })}
         />
       </div>
-      {need === '' ? (
+      {meant && (
+        <div className="mb-4 max-w-5xl space-y-2" aria-live="polite">
+          <Findings findings={meant.findings} label="What belongs to a doctor" />
+          {meant.findings.length === 0 && meant.needs.length === 0 && (
+            <p>
+              No card speaks of that. If it lasts, grows or frightens you, see a doctor; else choose from the
+              list.
+            </p>
+          )}
+          {meant.needs.length > 0 && (
+            <p className="flex flex-wrap items-center gap-2">
+              <span className="text-soft">Is it</span>
+              {meant.needs.map((n) => (
+                <Button key={n} aria-pressed={n === need} onClick={() => set({ need: n })}>
+                  {n}
+                </Button>
+              ))}
+            </p>
+          )}
+        </div>
+      )}
+      {meant && meant.findings.length > 0 ? (
+        <SafetyLine />
+      ) : need === '' ? (
         <Empty>Choose a need. Plants then stand in order: best evidence first, gentle before strong.</Empty>
       ) : (
         <Loaded query={plants}>

@@ -61,6 +61,13 @@ function LotPage({ lot }: { lot: LotView }) {
           <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
             Put on the tray
           </Button>
+          {(lot.stage === 'STOCK' || lot.stage === 'HARVEST') &&
+            lot.herbs.length === 1 &&
+            lot.remaining > 0 && (
+              <Only deed="record">
+                <ButtonLink to={`/dosing/direct/new?lot=${lot.id}`}>Use it as it is</ButtonLink>
+              </Only>
+            )}
           {finished && (
             <Only deed="record">
               <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
@@ -258,6 +265,10 @@ const Give = only('record', function Give({ lot }: { lot: LotView }) {
   })
   return (
     <Section title="Who has it">
+      <p className="text-soft mb-1 text-sm">
+        For somebody on record, plan a course first: it is held against what they take and bear, prints a dose
+        card and reminds you to ask after them.
+      </p>
       <Input
         label="With whom"
         hint="empty: it is here"

@@ -376,6 +376,7 @@ export const PATTERN: Record<Schemas['PatternRequest']['kind'], { name: string; 
   EVERY_HOURS: { name: 'every so many hours', hint: 'day and night' },
   AS_NEEDED: { name: 'as needed', hint: 'never more often than so many hours' },
   SEASON: { name: 'every day of a season' },
+  DRAWN: { name: 'days with and without, drawn by lot', hint: 'to see whether it helps' },
 }
 
 export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
@@ -386,6 +387,58 @@ export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   TEASPOON: 'teaspoons',
   TABLESPOON: 'tablespoons',
   CUP: 'cups',
+  FINGERTIP: 'fingertips',
+}
+
+export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {
+  ITCHING: 'itching',
+  RASH: 'a rash',
+  HIVES: 'weals that come and go',
+  SWELLING: 'swelling of face, lips or throat',
+  BREATH: 'trouble breathing',
+  FAINTING: 'fainting',
+  HEART: 'a racing or stumbling heart',
+  NAUSEA: 'nausea or vomiting',
+  DIARRHOEA: 'diarrhoea',
+  CRAMP: 'cramp of the belly',
+  HEARTBURN: 'heartburn',
+  HEADACHE: 'headache',
+  DIZZINESS: 'dizziness',
+  SLEEPINESS: 'sleepiness',
+  RESTLESSNESS: 'restlessness',
+  BURNING: 'burning or redness where it was put on',
+  SUNBURN: 'burnt by little sun',
+  BLEEDING: 'bleeding that is not usual',
+  JAUNDICE: 'yellow skin or eyes, dark urine',
+  CONFUSION: 'confusion',
+  OTHER: 'something else',
+}
+
+export const DEGREE: Record<Schemas['ReactionView']['degree'], { name: string; hint: string }> = {
+  MILD: { name: 'mild', hint: 'noticed, and gone by itself' },
+  MODERATE: { name: 'moderate', hint: 'kept from doing something, or lasted more than a day' },
+  SEVERE: { name: 'severe', hint: 'needed help, or was frightening' },
+}
+
+export const MANNER: Record<Schemas['DirectView']['manner'], { name: string; hint: string }> = {
+  CRUSHED: { name: 'crushed, on the skin', hint: 'a leaf rubbed soft and laid on' },
+  COMPRESS: { name: 'as a compress', hint: 'bruised, in a clean cloth' },
+  POWDER_ON_SKIN: { name: 'as powder, on the skin', hint: 'dried clean, on a scratch' },
+  EATEN: { name: 'eaten', hint: 'as food or nibbled on the way; counted into the day' },
+  CHEWED: { name: 'chewed', hint: 'for what it does: a dose' },
+  POWDER_SWALLOWED: { name: 'as powder, swallowed', hint: 'stirred into something wet: a dose' },
+}
+
+export const SKIN: Record<NonNullable<Schemas['CourseRequest']['skin']>, { name: string; hint?: string }> = {
+  INTACT: { name: 'is whole' },
+  SMALL_CLEAN_CUT: { name: 'has a small clean cut' },
+  WOUND: { name: 'is wounded', hint: 'deep, dirty, bitten, burnt, spreading, or near an eye' },
+}
+
+export const BESIDE: Record<Schemas['OtherView']['beside'], string> = {
+  GENTLER: 'gentler',
+  AS_STRONG: 'as strong',
+  STRONGER: 'stronger',
 }
 
 export const VESSEL: Record<Schemas['LotView']['vessel'], string> = {

@@ -341,12 +341,12 @@ public class IdentifyTest extends InBrowser {
     @Test
     public void aNeedFindsPlantsAndDropsWhatAPersonMayNotTake() {
         go("/needs");
-        choose("A need, or an action", "minor joint pain");
+        choose("Or a need from the cards", "minor joint pain");
         assertThat(page.locator("main")).containsText("meadowsweet");
         choose("For whom", "Corwen Holm");
         assertThat(page.locator("main")).containsText("Left out for this person");
         assertThat(page.locator("main")).containsText("white willow");
-        choose("A need, or an action", "cancer");
+        choose("Or a need from the cards", "cancer");
         assertThat(page.locator("main")).containsText("See a doctor");
     }
 

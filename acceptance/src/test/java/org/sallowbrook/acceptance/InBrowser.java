@@ -100,7 +100,14 @@ public abstract class InBrowser {
         if (context != null) {
             context.close();
         }
-        context = playwright
+        context = anotherPhone(profile);
+        page = context.pages().get(0);
+        return context;
+    }
+
+    /** One beside the one in use; whoever takes it in hand sets {@link #page}, and closes it. */
+    protected final BrowserContext anotherPhone(Path profile) {
+        BrowserContext phone = playwright
                 .chromium()
                 .launchPersistentContext(
                         profile,
@@ -110,10 +117,9 @@ public abstract class InBrowser {
                                 .setArgs(ARGS)
                                 .setViewportSize(390, 844)
                                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
-        context.setDefaultTimeout(15_000);
+        phone.setDefaultTimeout(15_000);
         PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
-        page = context.pages().get(0);
-        return context;
+        return phone;
     }
 
     /** A page of its own, without the application, in a time zone; closed with the test class. */

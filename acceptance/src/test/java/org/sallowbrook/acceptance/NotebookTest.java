@@ -17,7 +17,7 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** A walk without a line, on a phone that is closed and opened on the way. */
-public class NotebookTest extends InBrowser {
+public class NotebookTest extends OnAPhone {
 
     private static final String NETTLES = "Nettles behind the hedge";
     private static final String DITCH = "Something by the ditch";
@@ -36,11 +36,7 @@ public class NotebookTest extends InBrowser {
             throw new IllegalStateException(e);
         }
         phone = phone(profile);
-        signIn("ilse");
-        // The first visit puts the pages on the device; from the second on they open from there.
-        page.evaluate("() => navigator.serviceWorker.ready.then(() => undefined)");
-        go("/field/notebook");
-        assertThat(section("On this device")).containsText("Cards of plants");
+        readyAs("ilse");
     }
 
     private Locator waiting() {
@@ -80,8 +76,10 @@ public class NotebookTest extends InBrowser {
         button("Keep what I saw").click();
         heading("Notebook").waitFor();
 
-        harvest(NETTLES, "in leaf", "two bags");
-        harvest(VERGE, "in flower", "a basket");
+        stand(NETTLES);
+        harvestByEye("in leaf", "two bags", "15");
+        stand(VERGE);
+        harvestByEye("in flower", "a basket", "15");
         assertThat(waiting()).hasCount(5);
         accessible("notebook on the phone");
 
@@ -185,26 +183,6 @@ public class NotebookTest extends InBrowser {
                         "async (id) =>" + " (await (await fetch(`/api/field/stands/${id}/sightings`)).json()).length",
                         page.url().replaceFirst(".*/", "")))
                 .intValue();
-    }
-
-    private void harvest(String stand, String stage, String measured) {
-        stand(stand);
-        link("Harvest").click();
-        heading("Harvest").waitFor();
-        choose("Stage of the plant", stage);
-        button("Next: how much").click();
-        field("Weighed at home").click();
-        field("How much, by eye").fill(measured);
-        button("Next: look again").click();
-        Locator tells = page.locator("main ul li input[type=checkbox]");
-        for (int tell = 0; tell < 4; tell++) {
-            tells.nth(tell).check();
-        }
-        field("Every piece examined singly").click();
-        button("Next: record it").click();
-        assertThat(main()).containsText("nothing has looked at this harvest yet");
-        button("Keep the harvest").click();
-        heading("Notebook").waitFor();
     }
 
     private static FilePayload picture() throws IOException {

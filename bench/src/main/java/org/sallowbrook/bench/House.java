@@ -80,6 +80,7 @@ public final class House {
         for (int k = 1; k <= SEASONS; k++) {
             season(k);
         }
+        yearOfDoses();
         execute("analyze");
         String sizes = "%d lots, %d batches, %d dryings, %d doses"
                 .formatted(count("lot"), count("batch"), count("drying_run"), count("dose_taken"));
@@ -103,6 +104,34 @@ public final class House {
         write(young, old, many, sizes, all, plans.told());
     }
 
+    /** Three doses a day for everybody in the house, in twelve courses each, all of the last twelve months. */
+    private void yearOfDoses() throws SQLException {
+        String ilse = "(select household_id from account where username = 'ilse')";
+        execute(
+                "create temporary table dosed as select md5('c' || p.id || m)::uuid as id, p.id as person_id, m as month,"
+                        + " (select l.id from lot l where l.household_id = " + ilse
+                        + " and l.stage = 'FILLED' order by l.id offset m limit 1) as lot_id"
+                        + " from person p, generate_series(0, 11) m where p.household_id = " + ilse);
+        List<String> columns = columns("course");
+        List<String> values = columns.stream()
+                .map(c -> switch (c) {
+                    case "id", "person_id", "lot_id" -> "d." + c;
+                    case "start_on" -> "date '2026-07-14' - 30 * (d.month + 1)";
+                    case "last_day" -> "date '2026-07-14' - 30 * d.month - 1";
+                    case "status" -> "'ENDED'";
+                    default -> "c." + c;
+                })
+                .toList();
+        execute("insert into course (" + String.join(", ", columns) + ") select " + String.join(", ", values)
+                + " from dosed d, (select * from course where status = 'RUNNING' and household_id = " + ilse
+                + " limit 1) c");
+        execute(
+                "insert into dose_taken (id, household_id, course_id, on_day, slot, ml, ticked_by, ticked_at) select"
+                        + " md5('d' || d.id || day || slot)::uuid, " + ilse
+                        + ", d.id, date '2026-07-14' - 30 * d.month - day, slot,"
+                        + " 1, 'bench', now() - interval '1 day' from dosed d, generate_series(1, 30) day, generate_series(1, 3) slot");
+    }
+
     private void views() throws SQLException {
         String stand = one("select from_lot from lot_link l join lot s on s.id = l.from_lot where s.stage = 'STAND' and"
                 + " s.household_id = (select household_id from account where username = 'ilse')"
@@ -112,6 +141,9 @@ public final class House {
                         + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
         String spirit = one("select id from lot where form = 'SPIRIT' limit 1");
         String course = one("select id from course where status = 'RUNNING' limit 1");
+        String bottle = one("select lot_id from course where status = 'RUNNING' limit 1");
+        String person = one("select person_id from course where status = 'RUNNING' limit 1");
+        String nettles = one("select id from stand where name = 'Nettles behind the hedge' limit 1");
         requests.put("Today", "/api/calendar/today");
         requests.put("Field: stands", "/api/field/stands");
         requests.put("Field: season", "/api/field/season");
@@ -138,6 +170,34 @@ public final class House {
         requests.put("People: courses", "/api/dosing/courses");
         requests.put("People: courses over", "/api/dosing/courses/past");
         requests.put("A course", "/api/dosing/courses/" + course);
+        requests.put(
+                "A course checked",
+                "POST /api/dosing/courses/check " + """
+                {"id":"%s","personId":"%s","lotId":"%s","use":"minor joint pain","way":"MOUTH","perDoseMl":2,"timesPerDay":3,\
+                "pattern":{"kind":"DAILY"},"courseDays":10,"startOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), person, bottle));
+        requests.put(
+                "A leaf used as it is, checked",
+                "POST /api/dosing/direct/check " + """
+                {"id":"%s","personId":"%s","standId":"%s","part":"LEAF","picked":{"stage":"LEAFY","tells":[],\
+                "examinedSingly":true},"manner":"CRUSHED","skin":"INTACT","on":"2026-07-15","forTrial":false,"words":""}\
+                """.formatted(java.util.UUID.randomUUID(), person, nettles));
+        requests.put("Something is wrong", "/api/dosing/people/" + person + "/help");
+        requests.put("A person's reactions", "/api/dosing/people/" + person + "/reactions");
+        requests.put("Reactions to a plant", "/api/dosing/plants/meadowsweet/reactions");
+        requests.put("Plants used as they were", "/api/dosing/direct");
+        requests.put(
+                "A harvest checked",
+                "POST /api/field/stands/" + nettles + "/harvests/check " + """
+                {"id":"%s","part":"LEAF","stage":"LEAFY","on":"2026-07-15","massG":50,"shareTaken":0.01,"weather":"",\
+                "tells":[],"examinedSingly":true}""".formatted(java.util.UUID.randomUUID()));
+        requests.put("A stand over years", "/api/field/stands/" + nettles + "/years?part=LEAF");
+        requests.put("Contacts with a plant", "/api/field/contacts?taxon=stinging-nettle");
+        requests.put("Harvests to be weighed", "/api/field/harvests/unweighed");
+        requests.put(
+                "From the basket to the bottle", "/api/planning/stands/" + nettles + "/basket?part=LEAF&freshG=100");
+        requests.put("All cards, for a device", "/api/herbarium/cards");
+        requests.put("A complaint in words", "/api/planning/needs/search?words=tickly%20couhg");
+        requests.put("Instead of a plant", "/api/planning/needs/instead?taxon=meadowsweet&person=" + person);
         requests.put("Trace: where to begin", "/api/tracing/starts");
         requests.put("Trace of a stand", "/api/tracing/lots/" + stand);
         requests.put("Trace of a jar", "/api/tracing/lots/" + jar);

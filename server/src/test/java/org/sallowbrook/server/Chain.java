@@ -189,6 +189,36 @@ final class Chain {
                 true);
     }
 
+    /** A leaf of the stand, or something of a jar, used as it is. */
+    Map<String, Object> direct(UUID id, String source, UUID of, String manner, Double grams) {
+        Map<String, Object> body = new HashMap<>(Map.of(
+                "id",
+                id,
+                "personId",
+                person,
+                source,
+                of,
+                "manner",
+                manner,
+                "on",
+                today,
+                "forTrial",
+                false,
+                "words",
+                ""));
+        if (source.equals("standId")) {
+            body.put("part", "LEAF");
+            body.put("picked", Map.of("stage", "LEAFY", "tells", TELLS, "examinedSingly", true));
+        }
+        if (grams != null) {
+            body.put("grams", grams);
+        }
+        if (manner.equals("CRUSHED")) {
+            body.put("skin", "INTACT");
+        }
+        return body;
+    }
+
     void harvest(UUID id, LocalDate on, double massG) {
         // Looked at on the day, or before it.
         client.post("/api/field/stands/" + stand + "/identifications", lookBody(client, on, null))

@@ -27,6 +27,7 @@ public class NoWayRoundTest extends ServerTest {
     private enum Path {
         HARVEST,
         TAG,
+        LEAF_ON_SKIN,
         RACK,
         JAR,
         TINCTURE,
@@ -35,7 +36,10 @@ public class NoWayRoundTest extends ServerTest {
         FILL,
         GIVE,
         COURSE,
-        DOSE
+        DOSE,
+        CHEWED,
+        EATEN,
+        TRIED
     }
 
     private final Map<Trouble, Chain> chains = new EnumMap<>(Trouble.class);
@@ -113,6 +117,16 @@ public class NoWayRoundTest extends ServerTest {
             (c, as) -> as.post("/api/dosing/courses/" + c.course + "/doses", c.dose(1))));
 
     static {
+        PATHS.put(
+                Path.LEAF_ON_SKIN,
+                (c, as) -> as.post("/api/dosing/direct", c.direct(id(), "standId", c.stand, "CRUSHED", null)));
+        PATHS.put(Path.EATEN, (c, as) -> as.post("/api/dosing/direct", c.direct(id(), "lotId", c.jar, "EATEN", 0.5)));
+        PATHS.put(Path.TRIED, (c, as) -> {
+            Map<String, Object> bite = c.direct(id(), "lotId", c.jar, "EATEN", 0.1);
+            bite.put("forTrial", true);
+            return as.post("/api/dosing/direct", bite);
+        });
+        PATHS.put(Path.CHEWED, (c, as) -> as.post("/api/dosing/direct", c.direct(id(), "lotId", c.jar, "CHEWED", 0.5)));
         PATHS.put(
                 Path.TEA,
                 (c, as) -> as.post(
@@ -198,13 +212,17 @@ public class NoWayRoundTest extends ServerTest {
         for (Path path : List.of(
                 Path.HARVEST,
                 Path.TAG,
+                Path.LEAF_ON_SKIN,
                 Path.RACK,
                 Path.JAR,
                 Path.TINCTURE,
                 Path.TEA,
                 Path.FILL,
                 Path.GIVE,
-                Path.DOSE)) {
+                Path.DOSE,
+                Path.CHEWED,
+                Path.EATEN,
+                Path.TRIED)) {
             var answer = PATHS.get(path).apply(chain, chain.client);
             assertThat(answer.status()).as(path + " " + answer.words()).isEqualTo(200);
         }
@@ -281,7 +299,7 @@ public class NoWayRoundTest extends ServerTest {
         Chain chain = shared();
         Client who = as(member);
         become(chain, Map.of(field, value));
-        for (Path path : List.of(Path.COURSE, Path.DOSE)) {
+        for (Path path : List.of(Path.COURSE, Path.DOSE, Path.CHEWED, Path.EATEN, Path.TRIED)) {
             var answer = PATHS.get(path).apply(chain, who);
             assertThat(answer.status()).as(path + " " + answer.words()).isEqualTo(422);
             assertThat(answer.codes())

@@ -1,9 +1,11 @@
 package org.sallowbrook.core.dosing;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
@@ -11,10 +13,20 @@ import org.sallowbrook.core.measure.Words;
 /** What was taken beside what was planned, up to a day. */
 public final class Adherence {
 
-    /** @param ml what was really swallowed, nibbling and food counted in */
-    public record Taken(LocalDate on, double ml) {
+    /** Drunk in less than this share of the time it should take is gulped; a working figure of this tool. */
+    private static final double GULPED = 0.5;
+
+    /**
+     * @param ml what was really swallowed
+     * @param overMinutes how slowly; null where nobody said
+     */
+    public record Taken(LocalDate on, double ml, @Nullable Integer overMinutes) {
         public Taken {
             Checks.begin().notNegative("ml", ml).done();
+        }
+
+        public Taken(LocalDate on, double ml) {
+            this(on, ml, null);
         }
     }
 
@@ -23,7 +35,8 @@ public final class Adherence {
 
     private Adherence() {}
 
-    public static Result compare(Course.Plan plan, List<Taken> taken, LocalDate until) {
+    /** @param overMinutes how slowly a dose is to be drunk; null where it does not matter */
+    public static Result compare(Course.Plan plan, @Nullable Integer overMinutes, List<Taken> taken, LocalDate until) {
         Map<LocalDate, Double> byDay = new TreeMap<>();
         taken.stream().filter(t -> !t.on().isAfter(until)).forEach(t -> byDay.merge(t.on(), t.ml(), Double::sum));
         double planned = 0;
@@ -40,12 +53,24 @@ public final class Adherence {
             over = over == null && got > wanted * (1 + 1e-9) + 1e-9 ? day.date() : over;
         }
         double sum = byDay.values().stream().mapToDouble(Double::doubleValue).sum();
-        List<Finding> findings = over == null
-                ? List.of()
-                : List.of(Finding.warn(
-                        "MORE_THAN_PLANNED",
-                        "On " + over + " more was taken than planned: " + Words.millilitres(byDay.get(over)) + ".",
-                        "Go back to the plan; do not make up for missed doses."));
+        List<Finding> findings = new ArrayList<>();
+        if (over != null) {
+            findings.add(Finding.warn(
+                    "MORE_THAN_PLANNED",
+                    "On " + Words.day(over) + " more was taken than planned: " + Words.millilitres(byDay.get(over))
+                            + ".",
+                    "Go back to the plan; do not make up for missed doses."));
+        }
+        long gulped = taken.stream()
+                .filter(t -> overMinutes != null && t.overMinutes() != null && t.overMinutes() < GULPED * overMinutes)
+                .count();
+        if (gulped > 0) {
+            findings.add(Finding.note(
+                    "FASTER_THAN_PLANNED",
+                    (gulped == 1 ? "One dose was" : gulped + " doses were") + " drunk much faster than over "
+                            + overMinutes + " minutes.",
+                    "Sip it: what is gulped down runs past mouth and throat."));
+        }
         return new Result(planned, sum, missed, findings);
     }
 }

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.List;
+import org.hipparchus.random.Well19937c;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
@@ -28,15 +29,19 @@ public final class Course {
         EVERY_HOURS,
         AS_NEEDED,
         /** Daily within a season of the year. */
-        SEASON
+        SEASON,
+        /** Blocks of days with and without, two by two, which of the two comes first drawn by lot: to see whether it helps. */
+        DRAWN
     }
 
     /**
      * Only the numbers its kind needs are given.
      *
+     * @param onDays of CYCLE; of DRAWN the days in a block
      * @param everyHours of EVERY_HOURS; of AS_NEEDED the least interval
      * @param from first day of a season, each year
      * @param to last day of it; before {@code from} when it runs over the new year
+     * @param lot of DRAWN, what is drawn from: the same number draws the same days
      */
     public record Pattern(
             Kind kind,
@@ -45,7 +50,8 @@ public final class Course {
             @Nullable Integer daysPerMonth,
             @Nullable Double everyHours,
             @Nullable MonthDay from,
-            @Nullable MonthDay to) {
+            @Nullable MonthDay to,
+            @Nullable Integer lot) {
         public Pattern {
             Checks checks = Checks.begin();
             if (kind == Kind.CYCLE) {
@@ -58,6 +64,10 @@ public final class Course {
                         daysPerMonth != null && daysPerMonth >= 1 && daysPerMonth <= 31,
                         "pattern.daysPerMonth",
                         "must be from 1 to 31");
+            }
+            if (kind == Kind.DRAWN) {
+                checks.that(onDays != null && onDays >= 1 && onDays <= 14, "pattern.onDays", "must be from 1 to 14");
+                checks.that(lot != null, "pattern.lot", "must be given to draw from");
             }
             checks.that(kind != Kind.SEASON || from != null, "pattern.from", "must be given for a season");
             checks.that(kind != Kind.SEASON || to != null, "pattern.to", "must be given for a season");
@@ -75,24 +85,40 @@ public final class Course {
         }
 
         public static Pattern cycle(int onDays, int offDays) {
-            return new Pattern(Kind.CYCLE, onDays, offDays, null, null, null, null);
+            return new Pattern(Kind.CYCLE, onDays, offDays, null, null, null, null, null);
         }
 
         /** One that needs no number. */
         public static Pattern of(Kind kind) {
-            return new Pattern(kind, null, null, null, null, null, null);
+            return new Pattern(kind, null, null, null, null, null, null, null);
         }
 
         public static Pattern daysPerMonth(int days) {
-            return new Pattern(Kind.DAYS_PER_MONTH, null, null, days, null, null, null);
+            return new Pattern(Kind.DAYS_PER_MONTH, null, null, days, null, null, null, null);
         }
 
         public static Pattern everyHours(double hours) {
-            return new Pattern(Kind.EVERY_HOURS, null, null, null, hours, null, null);
+            return new Pattern(Kind.EVERY_HOURS, null, null, null, hours, null, null, null);
         }
 
         public static Pattern season(MonthDay from, MonthDay to) {
-            return new Pattern(Kind.SEASON, null, null, null, null, from, to);
+            return new Pattern(Kind.SEASON, null, null, null, null, from, to, null);
+        }
+
+        public static Pattern drawn(int blockDays, int lot) {
+            return new Pattern(Kind.DRAWN, blockDays, null, null, null, null, null, lot);
+        }
+
+        /** Which pair of blocks a day of a DRAWN course belongs to, from 0; null for other kinds. */
+        public @Nullable Integer pair(int day) {
+            return kind == Kind.DRAWN && onDays != null ? (Integer) (day / onDays / 2) : null;
+        }
+
+        private boolean drawnWith(int day) {
+            int pair = java.util.Objects.requireNonNull(pair(day));
+            boolean second = day / java.util.Objects.requireNonNull(onDays) % 2 == 1;
+            boolean first = new Well19937c(new int[] {java.util.Objects.requireNonNull(lot), pair}).nextBoolean();
+            return first != second;
         }
 
         boolean inSeason(LocalDate date) {
@@ -147,6 +173,11 @@ public final class Course {
     public record Plan(List<Day> days, double totalMl, LocalDate lastDay) {
         /** The lines of its total: runs of like days. */
         public List<String> because() {
+            return because("mL");
+        }
+
+        /** @param unit of the product: mL, or g of a salve */
+        public List<String> because(String unit) {
             List<String> sums = new ArrayList<>();
             int run = 0;
             for (int i = 0; i < days.size(); i++) {
@@ -157,7 +188,7 @@ public final class Course {
                         || days.get(i + 1).perDoseMl() != day.perDoseMl();
                 if (ends) {
                     if (day.doses() > 0) {
-                        sums.add(run + " × " + day.doses() + " × " + Words.exact(day.perDoseMl(), "mL"));
+                        sums.add(run + " × " + day.doses() + " × " + Words.exact(day.perDoseMl(), unit));
                     }
                     run = 0;
                 }
@@ -166,7 +197,7 @@ public final class Course {
                 return List.of("No day of it has a dose.");
             }
             return new Because()
-                    .equation("Days × doses × amount", String.join(" + ", sums), totalMl, "mL")
+                    .equation("Days × doses × amount", String.join(" + ", sums), totalMl, unit)
                     .lines();
         }
     }
@@ -247,6 +278,7 @@ public final class Course {
             case CYCLE -> day % (pattern.onDays() + pattern.offDays()) < pattern.onDays() ? request.timesPerDay() : 0;
             case DAYS_PER_MONTH ->
                 request.startOn().plusDays(day).getDayOfMonth() <= pattern.daysPerMonth() ? request.timesPerDay() : 0;
+            case DRAWN -> pattern.drawnWith(day) ? request.timesPerDay() : 0;
             case WEEKLY -> day % 7 == 0 ? request.timesPerDay() : 0;
             // The first dose falls at the start of the first day; a dose belongs to the day it falls in.
             case EVERY_HOURS ->

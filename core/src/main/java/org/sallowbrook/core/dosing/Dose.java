@@ -40,7 +40,9 @@ public final class Dose {
         CUP,
         TABLESPOON,
         /** One press of the dropper's bulb; measured once. */
-        SQUIRT
+        SQUIRT,
+        /** Of a salve or cream, as long as the last joint of the forefinger. */
+        FINGERTIP
     }
 
     /**
@@ -115,7 +117,7 @@ public final class Dose {
                     .positive("perDose.amount", amount)
                     .range("timesPerDay", timesPerDay, 1, 48)
                     .that(
-                            unit != Unit.G || product.densityGPerMl() != null,
+                            unit != Unit.G && unit != Unit.FINGERTIP || product.densityGPerMl() != null,
                             "product.densityGPerMl",
                             "is needed for a dose in grams")
                     .that(
@@ -226,6 +228,34 @@ public final class Dose {
         return fraction == null ? null : (Double) (Math.floor(adultMl * fraction * 10 + 1e-9) / 10);
     }
 
+    /**
+     * What each rule makes of an adult's dose.
+     *
+     * @param rule its name
+     * @param fraction null where it does not apply, or a weight or height is lacking
+     * @param ml rounded down to 0.1 mL; null as the fraction
+     */
+    public record ByRule(
+            String rule,
+            @Nullable Double fraction,
+            @Nullable Double ml) {}
+
+    /** Side by side, for whoever must decide; none under two years and none for a grown-up. */
+    public static List<ByRule> sideBySide(double adultMl, Taker child) {
+        Checks.begin().positive("adultMl", adultMl).done();
+        ChildRules rules = childRules(child, new ArrayList<>());
+        return List.of(
+                byRule("by weight, weight / 68 (Clark)", rules.clark(), adultMl),
+                byRule("by age, age / (age + 12) (Young)", rules.young(), adultMl),
+                byRule("by age at the next birthday / 24 (Cowling)", rules.cowling(), adultMl),
+                byRule("by surface of the body / 1.73 m² (Mosteller)", rules.surface(), adultMl));
+    }
+
+    private static ByRule byRule(String rule, @Nullable Double fraction, double adultMl) {
+        return new ByRule(
+                rule, fraction, fraction == null ? null : (Double) (Math.floor(adultMl * fraction * 10 + 1e-9) / 10));
+    }
+
     private static @Nullable Double smaller(@Nullable Double a, @Nullable Double b) {
         return a == null || b == null ? null : (Double) Math.min(a, b);
     }
@@ -241,6 +271,7 @@ public final class Dose {
             case SQUIRT -> Interval.exactly(amount * java.util.Objects.requireNonNull(product.squirtMl()));
             case CUP -> Interval.exactly(amount * (product.cupMl() == null ? CUP_ML : product.cupMl()));
             case G -> Interval.exactly(amount / product.densityGPerMl());
+            case FINGERTIP -> Interval.exactly(amount * DoseUnits.FINGERTIP_G / product.densityGPerMl());
             case DROP -> {
                 if (product.dropsPerMl() != null) {
                     yield Interval.exactly(amount / product.dropsPerMl());

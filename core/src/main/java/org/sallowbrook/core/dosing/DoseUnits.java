@@ -15,6 +15,12 @@ public final class DoseUnits {
     /** From so much at once a tea is drunk by the cup, mL; a working figure of this tool. */
     private static final double BY_THE_CUP_ML = 50;
 
+    /**
+     * Of a grown-up, squeezed from a tube: 0.49 g in men, 0.43 g in women, for 312 and 257 square centimetres. Long and Finlay,
+     * Clinical and Experimental Dermatology 16 (1991) 444. The larger stands for all.
+     */
+    public static final double FINGERTIP_G = 0.5;
+
     /** Below this a drink counts as without alcohol, share by volume. */
     private static final double NO_ALCOHOL = 0.005;
 
@@ -46,8 +52,12 @@ public final class DoseUnits {
     public static List<Offered> of(boolean grams, double strength, Kit kit) {
         Checks.begin().range("strength", strength, 0, 1).done();
         if (grams) {
-            return List.of(new Offered(
-                    Dose.Unit.G, 1, "a fingertip's length out of a tube is about half a gram (Long and Finlay, 1991)"));
+            return List.of(
+                    new Offered(Dose.Unit.G, 1, "by a scale"),
+                    new Offered(
+                            Dose.Unit.FINGERTIP,
+                            FINGERTIP_G,
+                            "about half a gram, for as much skin as two hands cover"));
         }
         List<Offered> offered = new ArrayList<>();
         offered.add(new Offered(Dose.Unit.ML, 1, "by a measuring glass or syringe"));
@@ -73,7 +83,7 @@ public final class DoseUnits {
     /** The unit somebody would use for so much of it: cups of a tea, else the product's own. */
     public static Dose.Unit usual(boolean grams, double strength, double amount) {
         if (grams) {
-            return Dose.Unit.G;
+            return Dose.Unit.FINGERTIP;
         }
         return strength < NO_ALCOHOL && amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
     }
@@ -82,6 +92,22 @@ public final class DoseUnits {
         return own == null
                 ? new Offered(unit, usual, "of " + Words.figure(usual) + " mL")
                 : new Offered(unit, own, "of " + Words.figure(own) + " mL, as measured here");
+    }
+
+    /**
+     * So much of it as can be counted out: whole drops, quarters of a cup or spoon, halves of a fingertip. Rounded down, and left
+     * as it is where that would be nothing.
+     */
+    public static double countable(double amount, Offered in) {
+        Checks.begin().positive("amount", amount).done();
+        double part = switch (in.unit()) {
+            case DROP, SQUIRT -> 1;
+            case TEASPOON, TABLESPOON, CUP -> 0.25;
+            case FINGERTIP -> 0.5;
+            case ML, G -> 0.1;
+        };
+        double rounded = Math.floor(amount / in.each() / part + 1e-9) * part * in.each();
+        return rounded > 0 ? rounded : amount;
     }
 
     /** "40 drops", "half a cup" as figures: so much of a product's own unit in another one. */
@@ -98,6 +124,7 @@ public final class DoseUnits {
                     case TEASPOON -> one ? "teaspoon" : "teaspoons";
                     case TABLESPOON -> one ? "tablespoon" : "tablespoons";
                     case CUP -> one ? "cup" : "cups";
+                    case FINGERTIP -> one ? "fingertip" : "fingertips";
                 };
     }
 }

@@ -2,6 +2,7 @@ package org.sallowbrook.core.dosing;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
@@ -102,12 +103,20 @@ public final class DosingGate {
     private DosingGate() {}
 
     public static List<Finding> check(Product product, Person person, Intake intake, LocalDate on) {
-        Case c = new Case(product, person, intake, on);
+        return check(new Case(product, person, intake, on), DoseGate::of);
+    }
+
+    /** Of what is eaten as food: a card's dose is no measure of a meal, all else holds. */
+    static List<Finding> checkFood(Product product, Person person, Intake intake, LocalDate on) {
+        return check(new Case(product, person, intake, on), FoodGate::of);
+    }
+
+    private static List<Finding> check(Case c, BiConsumer<Case, Product.Herb> amount) {
         ProductGate.before(c);
-        for (Product.Herb herb : product.herbs()) {
+        for (Product.Herb herb : c.product.herbs()) {
             ConstituentGate.of(c, herb);
             PersonGate.of(c, herb.taxon());
-            DoseGate.of(c, herb);
+            amount.accept(c, herb);
         }
         PersonGate.lingering(c);
         DoseGate.sums(c);

@@ -24,6 +24,7 @@ final class ProductGate {
         gate.product();
         gate.route();
         gate.grave();
+        gate.otherPart();
     }
 
     /** What was let into it at the bench, and for whom. */
@@ -122,6 +123,20 @@ final class ProductGate {
                         "See a doctor; treating it at home can hide what needs care.");
             }
         }
+    }
+
+    /** What a source says of the leaf it does not say of the root. */
+    private void otherPart() {
+        String use = c.intake.use();
+        if (use == null || c.product.herbs().stream().anyMatch(h -> h.taxon().uses(use, h.part()))) {
+            return;
+        }
+        Product.Herb herb = c.product.herbs().get(0);
+        c.findings.add(Finding.warn(
+                "OTHER_PART",
+                "What is known of " + use + " is known of another part of "
+                        + herb.taxon().commonName() + ".",
+                "Take a product of that part, or say why this one."));
     }
 
     /** What the bench let in for grown-ups must not reach a child, nor anybody expecting. */

@@ -73,6 +73,37 @@ public final class Proposal {
     }
 
     /**
+     * A grown-up's dose by the card.
+     *
+     * @param perDoseMl null where the card has none for the use
+     * @param fromAgeYears from which the card gives one; null where it gives none
+     */
+    public record Adult(
+            @Nullable Double perDoseMl, @Nullable Integer fromAgeYears) {}
+
+    /** What the rules for children start from, whatever the age of whoever asks. */
+    public static Adult adult(Product product, @Nullable String use, int timesPerDay, Schools schools) {
+        Interval equivalent = product.driedEquivalentGPerMl();
+        Product.Herb herb = product.herbs().stream()
+                .max(Comparator.comparingDouble(Product.Herb::fraction))
+                .orElse(null);
+        if (equivalent == null || !(equivalent.high() > 0) || herb == null) {
+            return new Adult(null, null);
+        }
+        return doses(herb.taxon(), herb.part()).stream()
+                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
+                .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()))
+                .map(d -> new Adult(
+                        (schools.of(Question.DOSE_SIZE) == School.SMALL_DOSE
+                                        ? d.driedGPerDay().low()
+                                        : d.driedGPerDay().mid())
+                                / (equivalent.high() * herb.fraction())
+                                / timesPerDay,
+                        d.fromAgeYears()))
+                .orElse(new Adult(null, null));
+    }
+
+    /**
      * How many days to propose: three weeks, fewer where the product does not keep or last so long or a card gives fewer; at
      * least one.
      *

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.season.DayWeather;
 import org.sallowbrook.core.field.season.Readiness;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -50,14 +51,29 @@ public final class HarvestGate {
      * How old the plants are and what the year has brought.
      *
      * @param growingSince the year from which plants are known to grow there; null when nobody knows
-     * @param frozen whether it has frozen since the summer; null where nobody measures
+     * @param frosts since the summer; null where nobody measures
      * @param readiness null where the card gives no months, or for another day than today
      */
     public record Season(
             @Nullable Integer growingSince,
-            @Nullable Boolean frozen,
+            @Nullable Frosts frosts,
             @Nullable Readiness readiness) {
         public static final Season UNKNOWN = new Season(null, null, null);
+    }
+
+    /**
+     * @param nights with frost since the summer
+     * @param thaws days among them on which it froze and thawed
+     */
+    public record Frosts(int nights, int thaws) {
+
+        /** So many thaws make it "frozen more than once"; a working figure of this tool. */
+        static final int REPEATED = 3;
+
+        public static Frosts of(List<DayWeather> since) {
+            return new Frosts((int) since.stream().filter(DayWeather::frost).count(), (int)
+                    since.stream().filter(DayWeather::thawedAfterFrost).count());
+        }
     }
 
     /**
@@ -381,6 +397,22 @@ public final class HarvestGate {
         }
     }
 
+    /** What flowers in its second year and does so in its first is perhaps another plant, or its first year is another. */
+    private static void biennial(Request request, UsedPart part, List<Finding> findings) {
+        Integer since = request.season().growingSince();
+        if (since == null
+                || since != request.on().getYear()
+                || !request.taxon().biennial()
+                || part.stages().contains(LifeStage.ROSETTE)) {
+            return;
+        }
+        findings.add(Finding.warn(
+                "FIRST_YEAR",
+                request.taxon().commonName() + " makes only leaves in its first year, and these are said to grow here"
+                        + " since this one; this part comes in the second.",
+                "Look again what it is; if it is right, put the year right on the stand, or come back next year."));
+    }
+
     private static void frost(Request request, UsedPart part, List<Finding> findings) {
         School school = request.schools().of(Question.FRUIT_AND_FROST);
         boolean fruit = part.part() == Taxon.Part.FRUIT && part.frost() == Taxon.Frost.EITHER;
@@ -388,7 +420,8 @@ public final class HarvestGate {
                 || fruit && (school == School.FRUIT_AFTER_FROST || school == School.FRUIT_AFTER_FREEZING);
         boolean before = part.frost() == Taxon.Frost.BEFORE
                 || fruit && school != School.FRUIT_AFTER_FROST && school != School.FRUIT_AFTER_FREEZING;
-        Boolean frozen = request.season().frozen();
+        Frosts frosts = request.season().frosts();
+        Boolean frozen = frosts == null ? null : (Boolean) (frosts.nights() > 0);
         if (frozen == null && (after || part.frost() == Taxon.Frost.BEFORE)) {
             findings.add(Finding.note(
                     "FROST_UNKNOWN",
@@ -399,6 +432,15 @@ public final class HarvestGate {
                     "BEFORE_FROST",
                     "It has not frozen yet; this is picked after the first frost.",
                     "Wait for it, or say why not; a night in the freezer does much the same to fruit."));
+        } else if (frosts != null
+                && fruit
+                && school == School.FRUIT_AFTER_FREEZING
+                && frosts.thaws() < Frosts.REPEATED) {
+            findings.add(Finding.warn(
+                    "FROZEN_ONCE",
+                    "It has frozen and thawed " + frosts.thaws() + (frosts.thaws() == 1 ? " time" : " times")
+                            + "; this household picks after repeated freezing.",
+                    "Wait for " + (Frosts.REPEATED - frosts.thaws()) + " more, or say why not."));
         } else if (before && Boolean.TRUE.equals(frozen)) {
             findings.add(Finding.warn(
                     "AFTER_FROST",
@@ -452,6 +494,7 @@ public final class HarvestGate {
                     "NOT_THE_MOMENT", "This is not the moment for this part: " + part.moment(), "Come back then."));
         }
         age(request, part, findings);
+        biennial(request, part, findings);
         frost(request, part, findings);
         time(request, part, findings);
         sex(request, findings);

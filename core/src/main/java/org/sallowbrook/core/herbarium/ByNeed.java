@@ -66,6 +66,7 @@ public final class ByNeed {
      * @param person whose cautions count; null for nobody
      * @param inTheHouse taxa with something of them on the shelf
      * @param growsNear taxa with a stand
+     * @param notBorne taxa that the person did not bear, each with what happened
      * @param month 1..12
      */
     public static Answer find(
@@ -74,6 +75,7 @@ public final class ByNeed {
             @Nullable Person person,
             Set<String> inTheHouse,
             Set<String> growsNear,
+            Map<String, String> notBorne,
             int month) {
         String wanted = need.strip().toLowerCase(Locale.ROOT);
         if (herbarium.taxa().stream()
@@ -98,7 +100,7 @@ public final class ByNeed {
             if (use == null && action == null) {
                 continue;
             }
-            String forbidden = person == null ? null : forbidden(taxon, person, use);
+            String forbidden = notBorne.getOrDefault(taxon.id(), person == null ? null : forbidden(taxon, person, use));
             if (forbidden != null) {
                 dropped.add(new Dropped(taxon, forbidden));
                 continue;
@@ -113,6 +115,51 @@ public final class ByNeed {
                 .thenComparing(Suggestion::nearness)
                 .thenComparing(s -> s.taxon().commonName()));
         return new Answer(suggestions, dropped, List.of());
+    }
+
+    /** How another plant acts beside this one, for the same use. */
+    public enum Beside {
+        GENTLER,
+        AS_STRONG,
+        STRONGER
+    }
+
+    /** Other plants for what one is used for, the gentler first; the plant itself is not among them. */
+    public record Instead(String use, List<Suggestion> others, List<Dropped> dropped, Taxon.Potency own) {
+
+        public Beside beside(Suggestion other) {
+            int step =
+                    (other.use() == null ? Taxon.Potency.MODERATE : other.use().potency()).compareTo(own);
+            return step < 0 ? Beside.GENTLER : step > 0 ? Beside.STRONGER : Beside.AS_STRONG;
+        }
+    }
+
+    /** For each use of a plant that is no claim about a grave illness; a use nobody else has is left out. */
+    public static List<Instead> instead(
+            Herbarium herbarium,
+            Taxon of,
+            @Nullable Person person,
+            Set<String> inTheHouse,
+            Set<String> growsNear,
+            Map<String, String> notBorne,
+            int month) {
+        List<Instead> all = new ArrayList<>();
+        for (Taxon.Use use : of.uses()) {
+            if (use.grave() || all.stream().anyMatch(i -> i.use().equals(use.name()))) {
+                continue;
+            }
+            Answer answer = find(herbarium, use.name(), person, inTheHouse, growsNear, notBorne, month);
+            List<Suggestion> others = answer.suggestions().stream()
+                    .filter(s -> !s.taxon().id().equals(of.id()))
+                    .toList();
+            List<Dropped> dropped = answer.dropped().stream()
+                    .filter(d -> !d.taxon().id().equals(of.id()))
+                    .toList();
+            if (!others.isEmpty() || !dropped.isEmpty()) {
+                all.add(new Instead(use.name(), others, dropped, use.potency()));
+            }
+        }
+        return all;
     }
 
     private static Finding grave(String need) {

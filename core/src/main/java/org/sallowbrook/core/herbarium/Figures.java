@@ -48,12 +48,7 @@ public final class Figures {
                         t.actions(),
                         t.uses().stream()
                                 .map(u -> ticked.contains(of(u))
-                                        ? new Taxon.Use(
-                                                u.name(),
-                                                u.route(),
-                                                u.potency(),
-                                                u.grave(),
-                                                u.source().checked())
+                                        ? u.from(u.source().checked())
                                         : u)
                                 .toList(),
                         t.foods()),

@@ -229,6 +229,7 @@ public final class OwnCardRules {
                                         u.name(),
                                         u.route(),
                                         u.potency(),
+                                        u.parts(),
                                         u.grave()
                                                 || shipped.uses().stream()
                                                         .anyMatch(s -> s.grave()

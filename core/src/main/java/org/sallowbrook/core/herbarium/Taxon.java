@@ -307,8 +307,21 @@ public record Taxon(
     /** @param limit how much is too much and what to throw away; empty when the source sets none */
     public record Food(String what, String limit, Source source) {}
 
-    /** @param grave a claim about grave illness: kept, attributed, and never built on */
-    public record Use(String name, Route route, Potency potency, boolean grave, Source source) {}
+    /**
+     * @param parts that are used for it, as far as the source says; what is known of a root says nothing of the leaf
+     * @param grave a claim about grave illness: kept, attributed, and never built on
+     */
+    public record Use(String name, Route route, Potency potency, Set<Part> parts, boolean grave, Source source) {
+
+        /** With another source, or its review. */
+        Use from(Source other) {
+            return new Use(name, route, potency, parts, grave, other);
+        }
+
+        boolean called(String other) {
+            return name.equalsIgnoreCase(other);
+        }
+    }
 
     /** Three-state. What a card does not list is {@link #UNKNOWN}. */
     public enum CautionStatus {
@@ -343,6 +356,12 @@ public record Taxon(
 
     public Optional<UsedPart> usedPart(Part part) {
         return parts().stream().filter(p -> p.part() == part).findFirst();
+    }
+
+    /** Whether the card tells this use of this part; also when it does not know the use at all. */
+    public boolean uses(String use, Part part) {
+        List<Use> named = uses().stream().filter(u -> u.called(use)).toList();
+        return named.isEmpty() || named.stream().anyMatch(u -> u.parts().contains(part));
     }
 
     public Optional<LookAlike> lookAlike(String taxon) {
@@ -486,6 +505,11 @@ public record Taxon(
 
     public boolean genusEnough() {
         return naming.genusEnough();
+    }
+
+    /** Leaves in the first year, flowers and seed in the second, then dead. */
+    public boolean biennial() {
+        return lifeForm().equals("biennial herb");
     }
 
     public String lifeForm() {

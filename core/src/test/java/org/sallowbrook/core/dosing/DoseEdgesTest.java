@@ -156,10 +156,10 @@ public class DoseEdgesTest {
     public void aPatternNamesWhatItLacks(
             Kind kind, Integer on, Integer off, Integer perMonth, Double hours, boolean fine) {
         if (fine) {
-            assertThat(new Pattern(kind, on, off, perMonth, hours, null, null).kind())
+            assertThat(new Pattern(kind, on, off, perMonth, hours, null, null, null).kind())
                     .isEqualTo(kind);
         } else {
-            assertThatThrownBy(() -> new Pattern(kind, on, off, perMonth, hours, null, null))
+            assertThatThrownBy(() -> new Pattern(kind, on, off, perMonth, hours, null, null, null))
                     .isInstanceOf(InvalidInput.class)
                     .hasMessageContaining("pattern.");
         }
@@ -194,12 +194,12 @@ public class DoseEdgesTest {
 
     @Test
     public void theWaitIsToldInHours() {
-        var asNeeded = new Pattern(Kind.AS_NEEDED, null, null, null, 6.0, null, null);
+        var asNeeded = new Pattern(Kind.AS_NEEDED, null, null, null, 6.0, null, null, null);
         Instant noon = Instant.parse("2026-07-01T12:00:00Z");
         assertThat(Course.tooSoon(asNeeded, noon, noon.plusSeconds(3600)).get(0).action())
                 .isEqualTo("Wait 5 hours more.");
         // A cycle keeps no clock, even where hours are given.
-        var cycle = new Pattern(Kind.CYCLE, 5, 2, null, 6.0, null, null);
+        var cycle = new Pattern(Kind.CYCLE, 5, 2, null, 6.0, null, null, null);
         assertThat(Course.tooSoon(cycle, noon, noon)).isEmpty();
     }
 
@@ -251,10 +251,13 @@ public class DoseEdgesTest {
     public void whatWasTakenAsPlannedIsNotTooMuchAndOffDaysAreNotMissed() {
         var plan = Course.plan(new Course.Request(DAY, 2, 3, Pattern.cycle(1, 1), null, null, 4));
         var exact = Adherence.compare(
-                plan, List.of(new Adherence.Taken(DAY, 6), new Adherence.Taken(DAY.plusDays(2), 6)), DAY.plusDays(3));
+                plan,
+                null,
+                List.of(new Adherence.Taken(DAY, 6), new Adherence.Taken(DAY.plusDays(2), 6)),
+                DAY.plusDays(3));
         assertThat(exact.missedDays()).isZero();
         assertThat(exact.findings()).isEmpty();
-        assertThat(Adherence.compare(plan, List.of(), DAY.plusDays(3)).missedDays())
+        assertThat(Adherence.compare(plan, null, List.of(), DAY.plusDays(3)).missedDays())
                 .isEqualTo(2);
         assertThatThrownBy(() -> new Adherence.Taken(DAY, -1)).isInstanceOf(InvalidInput.class);
     }

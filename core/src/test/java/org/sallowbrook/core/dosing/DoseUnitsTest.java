@@ -48,10 +48,20 @@ public class DoseUnitsTest {
         assertThat(tincture).doesNotContain(Dose.Unit.CUP, Dose.Unit.SQUIRT).contains(Dose.Unit.DROP);
         assertThat(DoseUnits.of(true, 0, Kit.UNMEASURED))
                 .extracting(Offered::unit)
-                .containsExactly(Dose.Unit.G);
+                .containsExactly(Dose.Unit.G, Dose.Unit.FINGERTIP);
         assertThat(DoseUnits.usual(false, 0, 200)).isEqualTo(Dose.Unit.CUP);
         assertThat(DoseUnits.usual(false, 0.45, 200)).isEqualTo(Dose.Unit.ML);
-        assertThat(DoseUnits.usual(true, 0, 1)).isEqualTo(Dose.Unit.G);
+        assertThat(DoseUnits.usual(true, 0, 1)).isEqualTo(Dose.Unit.FINGERTIP);
+    }
+
+    @Test
+    public void whatIsProposedCanBeCountedOutAndIsNeverMore() {
+        Offered cup = in(Dose.Unit.CUP, 0, Kit.UNMEASURED);
+        assertThat(DoseUnits.countable(222, cup)).isEqualTo(187.5);
+        assertThat(DoseUnits.countable(250, cup)).isEqualTo(250);
+        assertThat(DoseUnits.countable(40, cup)).isEqualTo(40);
+        assertThat(DoseUnits.countable(2.03, in(Dose.Unit.DROP, 0.4, Kit.UNMEASURED)))
+                .isCloseTo(2, within(1e-9));
     }
 
     @Test

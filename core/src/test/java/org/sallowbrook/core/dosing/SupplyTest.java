@@ -40,7 +40,7 @@ public class SupplyTest {
     public void asNeededIsHeldDownByTheLeastInterval() {
         var loose = Course.Pattern.of(Course.Kind.AS_NEEDED);
         assertThat(plan(loose, 6, 1).days().get(0).doses()).isEqualTo(6);
-        var held = new Course.Pattern(Course.Kind.AS_NEEDED, null, null, null, 6.0, null, null);
+        var held = new Course.Pattern(Course.Kind.AS_NEEDED, null, null, null, 6.0, null, null, null);
         assertThat(plan(held, 6, 1).days().get(0).doses()).isEqualTo(4);
     }
 
@@ -79,42 +79,20 @@ public class SupplyTest {
                 new Adherence.Taken(START.plusDays(2), 4),
                 new Adherence.Taken(START.plusDays(2), 2),
                 new Adherence.Taken(START.plusDays(4), 4));
-        var result = Adherence.compare(plan, taken, START.plusDays(3));
+        var result = Adherence.compare(plan, null, taken, START.plusDays(3));
         assertThat(result.plannedMl()).isCloseTo(16, within(1e-9));
         assertThat(result.takenMl()).isCloseTo(10, within(1e-9));
         // The second day; the fourth is not over.
         assertThat(result.missedDays()).isEqualTo(1);
         assertThat(result.findings()).extracting(Finding::code).containsExactly("MORE_THAN_PLANNED");
-        assertThat(result.findings().get(0).message())
-                .contains(START.plusDays(2).toString());
-    }
-
-    private static List<OnOff.Day> diary(int each, double with, double without) {
-        List<OnOff.Day> days = new ArrayList<>();
-        for (int i = 0; i < each; i++) {
-            days.add(new OnOff.Day(true, with + i % 2));
-            days.add(new OnOff.Day(false, without + i % 2));
-        }
-        return days;
-    }
-
-    @Test
-    public void fewDaysAreNotConcludedFromAndChanceIsNotTakenForAnEffect() {
-        assertThat(OnOff.compare(diary(6, 2, 7)).p()).isNull();
-        var clear = OnOff.compare(diary(10, 2, 7));
-        assertThat(clear.difference()).isCloseTo(-5, within(1e-9));
-        // All 10 lowest scores on one side: 2 of C(20, 10) = 184756 ways, so nearly never in 9999 shuffles.
-        assertThat(clear.p()).isLessThan(0.001);
-        assertThat(clear.sentence()).contains("better");
-        var none = OnOff.compare(diary(10, 4, 4));
-        assertThat(none.p()).isCloseTo(1, within(1e-9));
-        assertThat(none.sentence()).contains("chance");
-        assertThat(OnOff.compare(diary(10, 7, 2)).sentence()).contains("worse");
-        List<OnOff.Day> onlyWith = new ArrayList<>();
-        for (int i = 0; i < 20; i++) {
-            onlyWith.add(new OnOff.Day(true, 3));
-        }
-        assertThat(OnOff.compare(onlyWith).difference()).isNull();
+        assertThat(Adherence.compare(plan, 20, List.of(new Adherence.Taken(START, 4, 9)), START)
+                        .findings())
+                .extracting(Finding::code)
+                .containsExactly("FASTER_THAN_PLANNED");
+        assertThat(Adherence.compare(plan, 20, List.of(new Adherence.Taken(START, 4, 10)), START)
+                        .findings())
+                .isEmpty();
+        assertThat(result.findings().get(0).message()).contains("3 Mar 2026");
     }
 
     @Test

@@ -334,25 +334,48 @@ public class HarvestGateTest {
                 .isEmpty();
     }
 
+    private static final HarvestGate.Frosts NONE = new HarvestGate.Frosts(0, 0);
+    private static final HarvestGate.Frosts ONE = new HarvestGate.Frosts(1, 1);
+
+    @Test
+    public void whatABiennialBearsInItsSecondYearIsNotThereInItsFirst() {
+        int year = DAY.getYear();
+        Taxon taxon = Cards.card("x")
+                .lifeForm("biennial herb")
+                .part(Taxon.Part.HERB, null, null)
+                .build();
+        assertThat(of(taxon, Taxon.Part.HERB, new HarvestGate.Season(year, null, null), Schools.USUAL))
+                .containsExactly("WARN FIRST_YEAR");
+        assertThat(of(taxon, Taxon.Part.HERB, new HarvestGate.Season(year - 1, null, null), Schools.USUAL))
+                .isEmpty();
+        assertThat(of(HERB, Taxon.Part.HERB, new HarvestGate.Season(year, null, null), Schools.USUAL))
+                .isEmpty();
+    }
+
     @DataProvider
     Object[][] frosts() {
         return new Object[][] {
-            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, false, "WARN BEFORE_FROST"},
-            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, true, null},
+            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, NONE, "WARN BEFORE_FROST"},
+            {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, ONE, null},
             {Taxon.Frost.AFTER, School.FRUIT_BEFORE_FROST, null, "NOTE FROST_UNKNOWN"},
-            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, true, "WARN AFTER_FROST"},
-            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, false, null},
+            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, ONE, "WARN AFTER_FROST"},
+            {Taxon.Frost.BEFORE, School.FRUIT_AFTER_FROST, NONE, null},
             // Where the card leaves it open, the household's school decides.
-            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, false, "WARN BEFORE_FROST"},
-            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, true, null},
-            {Taxon.Frost.EITHER, School.FRUIT_BEFORE_FROST, true, "WARN AFTER_FROST"},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, NONE, "WARN BEFORE_FROST"},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FROST, ONE, null},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FREEZING, NONE, "WARN BEFORE_FROST"},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FREEZING, ONE, "WARN FROZEN_ONCE"},
+            // Four nights below nothing that never thawed are one freezing.
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FREEZING, new HarvestGate.Frosts(4, 0), "WARN FROZEN_ONCE"},
+            {Taxon.Frost.EITHER, School.FRUIT_AFTER_FREEZING, new HarvestGate.Frosts(4, 3), null},
+            {Taxon.Frost.EITHER, School.FRUIT_BEFORE_FROST, ONE, "WARN AFTER_FROST"},
             {Taxon.Frost.EITHER, School.FRUIT_BEFORE_FROST, null, null},
-            {null, School.FRUIT_AFTER_FROST, false, null},
+            {null, School.FRUIT_AFTER_FROST, NONE, null},
         };
     }
 
     @Test(dataProvider = "frosts")
-    public void fruitGoesByTheFrost(Taxon.Frost frost, School school, Boolean frozen, String finding) {
+    public void fruitGoesByTheFrost(Taxon.Frost frost, School school, HarvestGate.Frosts frozen, String finding) {
         Taxon taxon = Cards.card("x").part(Taxon.Part.FRUIT, null, frost).build();
         Schools schools = Schools.USUAL.with(school);
         assertThat(of(taxon, Taxon.Part.FRUIT, new HarvestGate.Season(null, frozen, null), schools))
@@ -362,7 +385,7 @@ public class HarvestGateTest {
     @Test
     public void whatComesOutOfItsTimeIsLookedAtTwice() {
         Readiness.Request winter = new Readiness.Request(
-                "x", Set.of(10, 11), Place.OF_THE_CARDS, Progress.byCalendar(2026), List.of(), null, null, DAY);
+                "x", Set.of(10, 11), Place.OF_THE_CARDS, Progress.byCalendar(2026), List.of(), null, null, false, DAY);
         assertThat(of(HERB, Taxon.Part.HERB, new HarvestGate.Season(null, null, Readiness.of(winter)), Schools.USUAL))
                 .containsExactly("NOTE EARLY");
     }

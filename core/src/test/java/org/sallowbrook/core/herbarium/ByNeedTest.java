@@ -3,6 +3,7 @@ package org.sallowbrook.core.herbarium;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon.CautionStatus;
@@ -27,7 +28,7 @@ public class ByNeedTest {
     }
 
     private static ByNeed.Answer find(List<Taxon> taxa, @Nullable Person person, Set<String> house, Set<String> near) {
-        return ByNeed.find(new Herbarium(Cards.vocabulary(1), taxa), "Cough", person, house, near, 6);
+        return ByNeed.find(new Herbarium(Cards.vocabulary(1), taxa), "Cough", person, house, near, Map.of(), 6);
     }
 
     @Test
@@ -84,9 +85,36 @@ public class ByNeedTest {
                 null,
                 Set.of(),
                 Set.of(),
+                Map.of(),
                 6);
         assertThat(answer.suggestions()).isEmpty();
         assertThat(answer.findings()).extracting(f -> f.severity()).containsExactly(Severity.STOP);
+    }
+
+    @Test
+    public void whatStandsForAPlantIsGentlerOrStrongerAndNeverItself() {
+        Herbarium herbarium = new Herbarium(
+                Cards.vocabulary(1),
+                List.of(
+                        plant("own", Potency.MODERATE, Source.Evidence.LORE).build(),
+                        plant("mild", Potency.GENTLE, Source.Evidence.LORE).build(),
+                        plant("strong", Potency.STRONG, Source.Evidence.LORE).build(),
+                        plant("not-borne", Potency.GENTLE, Source.Evidence.LORE).build()));
+        var instead = ByNeed.instead(
+                herbarium,
+                herbarium.taxon("own").orElseThrow(),
+                null,
+                Set.of(),
+                Set.of(),
+                Map.of("not-borne", "not borne: a rash"),
+                6);
+        assertThat(instead).hasSize(1);
+        assertThat(instead.get(0).others())
+                .extracting(s -> s.taxon().id() + " " + instead.get(0).beside(s))
+                .containsExactly("mild GENTLER", "strong STRONGER");
+        assertThat(instead.get(0).dropped())
+                .extracting(d -> d.taxon().id() + " " + d.reason())
+                .containsExactly("not-borne not borne: a rash");
     }
 
     @DataProvider

@@ -83,6 +83,9 @@ public final class Cards {
         private final List<Taxon.LookAlike> lookAlikes = new ArrayList<>();
         private final List<Taxon.UsedPart> parts = new ArrayList<>();
         private final List<Taxon.Content> contents = new ArrayList<>();
+        private String lifeForm = "herb";
+        private String family = "Poaceae";
+        private final List<Taxon.Food> foods = new ArrayList<>();
         private Set<Constituent> constituents = Set.of();
         private final List<Taxon.Action> actions = new ArrayList<>();
         private final List<Taxon.Use> uses = new ArrayList<>();
@@ -212,6 +215,21 @@ public final class Cards {
             return this;
         }
 
+        public Builder food(String what, String limit) {
+            foods.add(new Taxon.Food(what, limit, SOURCE));
+            return this;
+        }
+
+        public Builder family(String latin) {
+            family = latin;
+            return this;
+        }
+
+        public Builder lifeForm(String form) {
+            lifeForm = form;
+            return this;
+        }
+
         public Builder holds(Constituent... all) {
             constituents = Set.of(all);
             return this;
@@ -224,12 +242,18 @@ public final class Cards {
 
         public Builder use(String name, Taxon.Potency potency, Source.Evidence evidence) {
             uses.add(new Taxon.Use(
-                    name, Route.INTERNAL, potency, false, new Source("A book", 2020, evidence, Source.Review.STARTER)));
+                    name,
+                    Route.INTERNAL,
+                    potency,
+                    EnumSet.allOf(Taxon.Part.class),
+                    false,
+                    new Source("A book", 2020, evidence, Source.Review.STARTER)));
             return this;
         }
 
         public Builder grave(String use) {
-            uses.add(new Taxon.Use(use, Route.INTERNAL, Taxon.Potency.GENTLE, true, SOURCE));
+            uses.add(new Taxon.Use(
+                    use, Route.INTERNAL, Taxon.Potency.GENTLE, EnumSet.allOf(Taxon.Part.class), true, SOURCE));
             return this;
         }
 
@@ -252,13 +276,13 @@ public final class Cards {
                             List.of("Oldgenus " + id),
                             List.of(commonName == null ? "common " + id : commonName),
                             Set.of(),
-                            "Poaceae",
+                            family,
                             group,
                             genusEnough),
-                    new Taxon.Growth("herb", Taxon.Origin.NATIVE, Set.of("isle"), "anywhere", "", false, "", ""),
+                    new Taxon.Growth(lifeForm, Taxon.Origin.NATIVE, Set.of("isle"), "anywhere", "", false, "", ""),
                     new Taxon.Harm(danger, Map.of(), ""),
                     new Taxon.Looks(months, shown, lookAlikes, checked),
-                    new Taxon.Usage(parts, constituents, actions, uses, List.of()),
+                    new Taxon.Usage(parts, constituents, actions, uses, foods),
                     cautions,
                     SOURCE);
         }

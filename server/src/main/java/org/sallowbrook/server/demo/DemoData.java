@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Way;
@@ -28,6 +29,7 @@ import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.dosing.CourseService;
+import org.sallowbrook.server.dosing.DiaryService;
 import org.sallowbrook.server.dosing.DoseService;
 import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
@@ -100,6 +102,7 @@ class DemoData implements ApplicationRunner {
     private final CourseService courses;
     private final DoseService doses;
     private final TrialService trials;
+    private final DiaryService diaries;
     private final TransactionTemplate transaction;
     private final SimulatedClock clock;
 
@@ -126,6 +129,7 @@ class DemoData implements ApplicationRunner {
             CourseService courses,
             DoseService doses,
             TrialService trials,
+            DiaryService diaries,
             PlatformTransactionManager transactions,
             SimulatedClock clock) {
         this.signIn = signIn;
@@ -150,6 +154,7 @@ class DemoData implements ApplicationRunner {
         this.courses = courses;
         this.doses = doses;
         this.trials = trials;
+        this.diaries = diaries;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -218,7 +223,7 @@ class DemoData implements ApplicationRunner {
                 null,
                 List.of(MedicineClass.ANTICOAGULANT, MedicineClass.SEDATIVE),
                 false);
-        person("Oda Brandt", 29, 66.0, 170.0, 2, List.of(), true);
+        UUID oda = person("Oda Brandt", 29, 66.0, 170.0, 2, List.of(), true);
         LotView grain = supply(LotForm.SPIRIT, "grain spirit 96 %", 1500, 96.0, true, null);
         LotView table = supply(LotForm.SPIRIT, "table spirit 40 %", 700, 40.0, false, null);
         LotView lastOlive = supply(
@@ -335,6 +340,8 @@ class DemoData implements ApplicationRunner {
         go(12, 9);
         trials.trial(new TrialService.TrialRequest(
                 Owned.newId(), ilse, "meadowsweet", people.today(), "nothing noticed", true));
+        trials.trial(new TrialService.TrialRequest(
+                Owned.newId(), oda, "pot-marigold", people.today(), "nothing noticed, on the forearm", true));
         UUID moulding = moulding(melilot);
         UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
         jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 8, 260, 0.06, 0.75, "dry, light wind");
@@ -346,6 +353,9 @@ class DemoData implements ApplicationRunner {
             }
             if (before == 5) {
                 stalled(marigolds);
+            }
+            if (before == 4) {
+                salveFor(oda, given.id());
             }
             if (before == 3) {
                 course(ilse, bottles.get(0).id());
@@ -848,6 +858,29 @@ class DemoData implements ApplicationRunner {
                 String.valueOf(view.version()));
     }
 
+    /** With the neighbour, who is asked after on the third day. */
+    private void salveFor(UUID person, UUID tin) {
+        courses.add(new CourseService.CourseRequest(
+                Owned.newId(),
+                person,
+                tin,
+                "minor inflamed skin and small wounds",
+                DosingGate.Way.SKIN,
+                0.5,
+                2,
+                new CourseService.PatternRequest(Course.Kind.DAILY, null, null, null, null, null, null, null),
+                null,
+                null,
+                14,
+                new CourseService.TimingRequest(CourseService.Relation.ANY, null, null, null),
+                people.today(),
+                DosingGate.Skin.INTACT,
+                Dose.Unit.FINGERTIP,
+                null,
+                null,
+                List.of()));
+    }
+
     private void course(UUID person, UUID bottle) {
         UUID id = Owned.newId();
         courses.add(new CourseService.CourseRequest(
@@ -858,20 +891,31 @@ class DemoData implements ApplicationRunner {
                 DosingGate.Way.MOUTH,
                 3.0,
                 3,
-                new CourseService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null),
+                new CourseService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null, null),
                 new CourseService.RampRequest(0.5, 3),
                 null,
                 21,
-                new CourseService.TimingRequest(CourseService.Relation.AFTER_MEAL, 15, null),
+                new CourseService.TimingRequest(CourseService.Relation.AFTER_MEAL, 15, 30, null),
                 people.today(),
                 null,
                 null,
+                null,
+                null,
                 List.of()));
+        diaries.keep(id, new DiaryService.DiaryRequest("the stiff hip in the morning"));
+        int[] scores = {6, 7, 5, 6, 7, 6, 6, 5, 7, 6};
+        for (int i = 0; i < scores.length; i++) {
+            diaries.note(
+                    id,
+                    new DiaryService.DiaryDayRequest(
+                            Owned.newId(), people.today().minusDays(scores.length - i), scores[i], ""));
+        }
         for (int before = 3; before >= 1; before--) {
             for (int slot = 1; slot <= (before == 2 ? 2 : 3); slot++) {
                 LocalDate on = go(before, 8 + slot * 5 - 4.5);
-                doses.take(id, new DoseService.DoseRequest(Owned.newId(), on, slot, null, null, null));
+                doses.take(id, new DoseService.DoseRequest(Owned.newId(), on, slot, null, null, null, null));
             }
+            diaries.note(id, new DiaryService.DiaryDayRequest(Owned.newId(), people.today(), before + 2, ""));
         }
     }
 

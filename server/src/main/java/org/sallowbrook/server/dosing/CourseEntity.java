@@ -45,6 +45,10 @@ class CourseEntity extends Versioned {
     @Nullable
     LocalDate endedOn;
 
+    /** The phase before it. */
+    @Nullable
+    UUID followsId;
+
     protected CourseEntity() {}
 
     CourseEntity(UUID id) {

@@ -1,8 +1,13 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
@@ -25,19 +30,19 @@ class CourseGates {
 
     private final Products products;
     private final PeopleService people;
-    private final PlantTrials trials;
+    private final Tolerance tolerance;
     private final Exposures exposures;
 
-    CourseGates(Products products, PeopleService people, PlantTrials trials, Exposures exposures) {
+    CourseGates(Products products, PeopleService people, Tolerance tolerance, Exposures exposures) {
         this.products = products;
         this.people = people;
-        this.trials = trials;
+        this.tolerance = tolerance;
         this.exposures = exposures;
     }
 
     /** What the person takes by mouth beside this course. */
     List<Taking> besides(CourseService.CourseRequest r, LocalDate on) {
-        return exposures.others(r, on, exposures.history(r.personId(), on));
+        return exposures.others(r.personId(), r.id(), on, exposures.history(r.personId(), on));
     }
 
     /** Of a whole course: that it does not outlast its product as well. */
@@ -59,10 +64,6 @@ class CourseGates {
             @Nullable LocalDate lastDay,
             double leastPerDose,
             double leastPerDay) {
-        Product product = products.of(r.lotId());
-        Person person = people.person(r.personId());
-        List<Exposures.TakenOf> history = exposures.history(r.personId(), on);
-        Set<String> herbs = product.herbs().stream().map(h -> h.taxon().id()).collect(Collectors.toSet());
         double mostPerDose = Math.max(
                 leastPerDose,
                 plan.days().stream().mapToDouble(Course.Day::perDoseMl).max().orElse(0));
@@ -72,66 +73,104 @@ class CourseGates {
                         .mapToDouble(d -> d.perDoseMl() * d.doses())
                         .max()
                         .orElse(0));
-        List<PlantTrial> tried = trials.findAllByPersonId(r.personId());
-        Set<String> well =
-                tried.stream().filter(t -> t.well).map(t -> t.taxonId).collect(Collectors.toSet());
-        Set<String> badly =
-                tried.stream().filter(t -> !t.well).map(t -> t.taxonId).collect(Collectors.toSet());
-        boolean trialDone =
-                product.herbs().stream().allMatch(h -> well.contains(h.taxon().id()));
-        List<Finding> findings = DosingGate.check(
-                product,
-                person,
-                new DosingGate.Intake(
+        Product product = products.of(r.lotId());
+        return judge(
+                new Asked(
+                        r.id(),
+                        r.personId(),
+                        product,
                         r.way(),
                         r.use(),
                         mostPerDose,
                         mostPerDay,
+                        r.startOn(),
                         r.courseDays(),
-                        exposures.others(r, on, history),
-                        trialDone,
-                        false,
                         r.skin(),
+                        lastDay,
+                        false),
+                on,
+                (person, intake) -> DosingGate.check(product, person, intake, on));
+    }
+
+    /**
+     * Something that is to be taken or put on.
+     *
+     * @param id of the course or the use itself, which does not count beside itself
+     * @param mostPerDay in the product's unit
+     * @param forTrial whether it is the first small trial
+     */
+    record Asked(
+            UUID id,
+            UUID personId,
+            Product product,
+            DosingGate.Way way,
+            @Nullable String use,
+            double mostPerDose,
+            double mostPerDay,
+            LocalDate start,
+            int days,
+            DosingGate.@Nullable Skin skin,
+            @Nullable LocalDate lastDay,
+            boolean forTrial) {}
+
+    /** The gates of its kind, then what the person bore before and what lasts over the years. */
+    List<Finding> judge(Asked a, LocalDate on, BiFunction<Person, DosingGate.Intake, List<Finding>> gates) {
+        Person person = people.person(a.personId());
+        List<Exposures.TakenOf> history = exposures.history(a.personId(), on);
+        // What comes before it by plan counts as well: phases one after another are one long run.
+        List<Exposures.TakenOf> before = new ArrayList<>(history);
+        if (a.start().isAfter(on)) {
+            before.addAll(exposures.planned(a.personId(), a.id(), on));
+        }
+        Set<String> herbs =
+                a.product().herbs().stream().map(h -> h.taxon().id()).collect(Collectors.toSet());
+        List<Finding> findings = new ArrayList<>(gates.apply(
+                person,
+                new DosingGate.Intake(
+                        a.way(),
+                        a.use(),
+                        a.mostPerDose(),
+                        a.mostPerDay(),
+                        a.days(),
+                        exposures.others(a.personId(), a.id(), on, history),
+                        tolerance.tried(a.personId(), a.product(), history, on),
+                        a.forTrial(),
+                        a.skin(),
                         Exposure.daysBefore(
-                                history.stream()
-                                        .filter(t -> t.way() == r.way()
-                                                && !t.courseId().equals(r.id())
+                                before.stream()
+                                        .filter(t -> t.way() == a.way()
+                                                && !t.courseId().equals(a.id())
                                                 && t.product().herbs().stream()
                                                         .anyMatch(h -> herbs.contains(
                                                                 h.taxon().id())))
                                         .map(Exposures.TakenOf::on)
                                         .toList(),
-                                r.startOn()),
-                        lastDay,
-                        Exposures.inducerLastOn(history)),
-                on);
+                                a.start()),
+                        a.lastDay(),
+                        Exposures.inducerLastOn(history))));
+        boolean byMouth = a.way() == DosingGate.Way.MOUTH;
+        // Once for each product: to put a card into a set is to hash all of it.
+        Map<Product, Set<Taxon>> plants = new IdentityHashMap<>();
         findings.addAll(LongRun.check(
-                plants(product),
-                r.way() == DosingGate.Way.MOUTH,
-                r.startOn(),
-                r.courseDays(),
-                r.way() == DosingGate.Way.MOUTH ? alcoholG(product, mostPerDay) : 0,
-                history.stream()
-                        .filter(t -> !t.courseId().equals(r.id()))
+                plants(a.product()),
+                byMouth,
+                a.start(),
+                a.days(),
+                byMouth ? alcoholG(a.product(), a.mostPerDay()) : 0,
+                before.stream()
+                        .filter(t -> !t.courseId().equals(a.id()))
                         .map(t -> new LongRun.Used(
                                 t.on(),
                                 t.way() == DosingGate.Way.MOUTH,
-                                plants(t.product()),
-                                t.way() == DosingGate.Way.MOUTH ? alcoholG(t.product(), t.ml()) : 0))
+                                plants.computeIfAbsent(t.product(), CourseGates::plants),
+                                t.way() == DosingGate.Way.MOUTH && t.ml() != null ? alcoholG(t.product(), t.ml()) : 0))
                         .toList()));
-        for (Product.Herb herb : product.herbs()) {
-            if (badly.contains(herb.taxon().id())) {
-                findings.add(Finding.stop(
-                        "REACTED",
-                        person.name() + " reacted badly to " + herb.taxon().commonName() + " in a trial.",
-                        "Do not take it; ask a doctor before trying again."));
-            }
-        }
+        findings.addAll(tolerance.check(a.personId(), person.name(), plants(a.product())));
         return findings;
     }
 
     private static Set<Taxon> plants(Product product) {
-        return product.herbs().stream().map(Product.Herb::taxon).collect(Collectors.toSet());
+        return product.herbs().stream().map(Product.Herb::taxon).collect(Collectors.toUnmodifiableSet());
     }
 
     private static double alcoholG(Product product, double ml) {

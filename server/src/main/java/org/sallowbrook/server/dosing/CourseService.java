@@ -15,9 +15,12 @@ import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.Expecting;
 import org.sallowbrook.core.dosing.Proposal;
 import org.sallowbrook.core.dosing.Supply;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Checks;
@@ -25,6 +28,7 @@ import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.household.PeopleService;
@@ -33,6 +37,7 @@ import org.sallowbrook.server.making.Measures;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
@@ -55,9 +60,10 @@ public class CourseService implements DueSource {
             @Nullable Integer daysPerMonth,
             @Nullable Double everyHours,
             @Nullable MonthDay from,
-            @Nullable MonthDay to) {
+            @Nullable MonthDay to,
+            @Nullable Integer lot) {
         Course.Pattern toCore() {
-            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours, from, to);
+            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours, from, to, lot);
         }
     }
 
@@ -81,15 +87,22 @@ public class CourseService implements DueSource {
         ANY
     }
 
-    /** @param overMinutes how slowly one dose is drunk */
+    /**
+     * @param minutes before or after it; the nearer end where it is a range
+     * @param minutesTo the farther end; null for none
+     * @param overMinutes how slowly one dose is drunk
+     */
     public record TimingRequest(
             Relation relation,
             @Nullable Integer minutes,
+            @Nullable Integer minutesTo,
             @Nullable Integer overMinutes) {}
 
     /**
      * @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course
      * @param countedIn what whoever takes it counts it out in; null for the product's unit
+     * @param untilBetter whether it ends as soon as it is better; the days are then the most
+     * @param followsId the phase before it, which is the same person's and over when this one begins
      */
     public record CourseRequest(
             UUID id,
@@ -107,6 +120,8 @@ public class CourseService implements DueSource {
             LocalDate startOn,
             DosingGate.@Nullable Skin skin,
             Dose.@Nullable Unit countedIn,
+            @Nullable Boolean untilBetter,
+            @Nullable UUID followsId,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
 
         Course.Plan plan() {
@@ -132,7 +147,34 @@ public class CourseService implements DueSource {
     /** @param each one of it in the product's unit */
     public record DoseUnitView(Dose.Unit unit, Double each, String words) {}
 
-    /** @param driedGPerDay on a full day, all doses of this product */
+    /** What a child's rule makes of the card's dose for grown-ups. */
+    public record ChildRuleView(
+            String rule,
+            @Nullable Double fraction,
+            @Nullable Double ml) {}
+
+    /**
+     * @param fromAgeYears from which the card gives a dose for the use; null where it gives none
+     * @param adultMl a grown-up's dose, that the rules go by; null where there is none
+     */
+    public record ChildView(
+            @Nullable Integer fromAgeYears, @Nullable Double adultMl, List<ChildRuleView> rules, String school) {}
+
+    /** What is known of one herb in one third of a pregnancy. */
+    public record ExpectingView(
+            String taxonId,
+            String commonName,
+            Integer trimester,
+            Taxon.CautionStatus status,
+            @Nullable Severity severity,
+            String effect,
+            @Nullable String source) {}
+
+    /**
+     * @param driedGPerDay on a full day, all doses of this product
+     * @param child null for a grown-up
+     * @param expecting empty for whoever is not
+     */
     public record CoursePlanView(
             List<DayView> days,
             Double totalMl,
@@ -148,9 +190,24 @@ public class CourseService implements DueSource {
             String stands,
             List<Finding> findings,
             List<String> because,
-            List<String> dangerSigns) {}
+            List<String> dangerSigns,
+            @Nullable ChildView child,
+            List<ExpectingView> expecting) {}
 
-    public record TakenView(UUID id, LocalDate date, Integer slot, Double ml, String by) {}
+    public record TakenView(
+            UUID id,
+            LocalDate date,
+            Integer slot,
+            Double ml,
+            @Nullable Integer overMinutes,
+            String by) {}
+
+    public record AskedView(UUID id, LocalDate on, String words, String by) {}
+
+    public record AskedRequest(UUID id, String words) {}
+
+    /** Another phase. */
+    public record PhaseView(UUID id, String product, LocalDate startOn, LocalDate lastDay, String status) {}
 
     /** Up to today. @param missedDays planned days before today on which nothing was taken */
     public record AdherenceView(Double plannedMl, Double takenMl, Integer missedDays) {}
@@ -177,9 +234,21 @@ public class CourseService implements DueSource {
             List<TakenView> taken,
             AdherenceView adherence,
             List<Finding> findings,
-            List<String> dangerSigns) {}
+            List<String> dangerSigns,
+            Boolean recipient,
+            List<AskedView> asked,
+            Boolean untilBetter,
+            Boolean diary,
+            @Nullable PhaseView before,
+            List<PhaseView> after) {}
 
     private static final int EARLIEST_START_DAYS = 14;
+    private static final int GROWN_UP = 18;
+
+    /** After the start; a working figure of this tool: most that goes wrong shows within days. */
+    private static final int ASK_FIRST_DAYS = 3;
+
+    private static final int ASK_AGAIN_DAYS = 7;
 
     private final Courses courses;
     private final DosesTaken doses;
@@ -191,6 +260,8 @@ public class CourseService implements DueSource {
     private final CourseGates gates;
     private final Gatekeeper gatekeeper;
     private final Measures measures;
+    private final AskedAfters askedAfters;
+    private final Diaries diaries;
     private final Once once;
 
     CourseService(
@@ -204,6 +275,8 @@ public class CourseService implements DueSource {
             CourseGates gates,
             Gatekeeper gatekeeper,
             Measures measures,
+            AskedAfters askedAfters,
+            Diaries diaries,
             Once once) {
         this.courses = courses;
         this.doses = doses;
@@ -215,11 +288,14 @@ public class CourseService implements DueSource {
         this.gates = gates;
         this.gatekeeper = gatekeeper;
         this.measures = measures;
+        this.askedAfters = askedAfters;
+        this.diaries = diaries;
         this.once = once;
     }
 
     @Transactional(readOnly = true)
     public CoursePlanView check(CourseRequest request) {
+        timing(request.timing());
         Course.Plan plan = request.plan();
         LotView lot = finished(request.lotId());
         Product product = products.of(request.lotId());
@@ -235,7 +311,7 @@ public class CourseService implements DueSource {
                 supply.runsOutOn(),
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
-                proposal(request, product, person, lot.remaining()),
+                proposal(request, product, person, lot),
                 units(lot, product).stream()
                         .map(u -> new DoseUnitView(u.unit(), u.each(), u.words()))
                         .toList(),
@@ -249,8 +325,44 @@ public class CourseService implements DueSource {
                                 mostPerDay(plan),
                                 gates.besides(request, people.today())),
                 gates.whole(request, plan, people.today()),
-                because(product, dose, plan, supply),
-                DosingGate.DANGER_SIGNS);
+                because(product, dose, plan, supply, lot.unit()),
+                DosingGate.DANGER_SIGNS,
+                child(request, product, person),
+                person.pregnant() ? expecting(product) : List.of());
+    }
+
+    private @Nullable ChildView child(CourseRequest request, Product product, Person person) {
+        if (person.ageYears() >= GROWN_UP || request.way() != DosingGate.Way.MOUTH) {
+            return null;
+        }
+        Proposal.Adult adult = Proposal.adult(product, request.use(), request.timesPerDay(), schools.chosen());
+        return new ChildView(
+                adult.fromAgeYears(),
+                adult.perDoseMl(),
+                adult.perDoseMl() == null
+                        ? List.of()
+                        : Dose.sideBySide(
+                                        adult.perDoseMl(),
+                                        new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()))
+                                .stream()
+                                .map(r -> new ChildRuleView(r.rule(), r.fraction(), r.ml()))
+                                .toList(),
+                schools.chosen().of(Question.CHILD_DOSE).words());
+    }
+
+    private static List<ExpectingView> expecting(Product product) {
+        return Expecting.of(product).stream()
+                .map(k -> new ExpectingView(
+                        k.taxon().id(),
+                        k.taxon().commonName(),
+                        k.trimester(),
+                        k.status(),
+                        k.severity(),
+                        k.effect(),
+                        k.source() == null
+                                ? null
+                                : k.source().title() + ", " + k.source().year()))
+                .toList();
     }
 
     private static double mostPerDay(Course.Plan plan) {
@@ -287,28 +399,46 @@ public class CourseService implements DueSource {
                         .orElse("");
     }
 
-    private ProposalView proposal(CourseRequest request, Product product, Person person, double remaining) {
+    private ProposalView proposal(CourseRequest request, Product product, Person person, LotView lot) {
         int days = Proposal.days(
                 product,
                 person,
                 request.use(),
                 request.startOn(),
-                remaining,
+                lot.remaining(),
                 request.perDoseMl() * request.timesPerDay());
         if (request.way() != DosingGate.Way.MOUTH) {
-            return new ProposalView(null, "A thin layer; the card gives no amount for the skin.", days);
+            return new ProposalView(
+                    grams(lot) ? (Double) DoseUnits.FINGERTIP_G : null,
+                    "A thin layer"
+                            + (grams(lot) ? ": a fingertip of it goes as far as two hands" : "")
+                            + ". The card gives no amount for the skin.",
+                    days);
         }
         Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
-        return new ProposalView(p.perDoseMl(), p.words(), days);
+        return new ProposalView(p.perDoseMl() == null ? null : countable(p.perDoseMl(), product, lot), p.words(), days);
     }
 
-    private static List<String> because(Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply) {
+    /** A tea is proposed in parts of a cup that somebody can pour; what is measured is left as it is. */
+    private Double countable(double amount, Product product, LotView lot) {
+        Dose.Unit usual = DoseUnits.usual(grams(lot), product.strength().fraction(), amount);
+        return units(lot, product).stream()
+                .filter(u -> u.unit() == usual && u.each() != 1)
+                .findFirst()
+                .map(u -> DoseUnits.countable(amount, u))
+                .orElse(amount);
+    }
+
+    private static List<String> because(
+            Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply, String unit) {
         List<String> lines = new ArrayList<>();
         if (product.driedEquivalentGPerMl() != null) {
             lines.addAll(dose.because());
         }
-        lines.addAll(plan.because());
-        lines.addAll(supply.because());
+        lines.addAll(plan.because(unit));
+        if (unit.equals(Unit.ML.symbol())) {
+            lines.addAll(supply.because());
+        }
         return lines;
     }
 
@@ -326,6 +456,8 @@ public class CourseService implements DueSource {
                         "must be within the last " + EARLIEST_START_DAYS + " days or the next year")
                 .that(length(request.use()) <= 160, "use", "must have at most 160 letters")
                 .done();
+        timing(request.timing());
+        follows(request);
         Course.Plan plan = request.plan();
         gatekeeper.pass("course", request.id(), gates.whole(request, plan, today), request.acknowledged());
         CourseEntity course = new CourseEntity(request.id());
@@ -334,11 +466,69 @@ public class CourseService implements DueSource {
         course.purpose = request.use();
         course.way = request.way();
         course.plan = store.write(request);
+        course.followsId = request.followsId();
         course.startOn = request.startOn();
         course.lastDay = plan.lastDay();
         course.totalMl = plan.totalMl();
         course.coreVersion = CoreVersion.CURRENT;
         return view(courses.saveAndFlush(course));
+    }
+
+    private static void timing(@Nullable TimingRequest t) {
+        if (t == null) {
+            return;
+        }
+        Checks.begin()
+                .that(
+                        t.minutes() == null || t.minutes() >= 0 && t.minutes() <= 600,
+                        "timing.minutes",
+                        "must be from 0 to 600")
+                .that(
+                        t.minutesTo() == null
+                                || t.minutes() != null && t.minutesTo() >= t.minutes() && t.minutesTo() <= 600,
+                        "timing.minutesTo",
+                        "must not be less than the minutes before it, and at most 600")
+                .that(
+                        t.overMinutes() == null || t.overMinutes() >= 1 && t.overMinutes() <= 600,
+                        "timing.overMinutes",
+                        "must be from 1 to 600")
+                .done();
+    }
+
+    /** A phase begins when the one before it is over, and is the same person's. */
+    private void follows(CourseRequest request) {
+        if (request.followsId() == null) {
+            return;
+        }
+        CourseEntity before = find(request.followsId());
+        Checks.begin()
+                .that(before.personId.equals(request.personId()), "followsId", "must be a course of the same person")
+                .that(
+                        request.startOn().isAfter(before.endedOn == null ? before.lastDay : before.endedOn),
+                        "startOn",
+                        "must be after the last day of the phase before it")
+                .done();
+    }
+
+    /** Asked how it goes, with what was said. */
+    public CourseView asked(UUID id, AskedRequest request) {
+        CourseEntity course = find(id);
+        if (once.repeated("asked", request.id(), askedAfters::existsById, id, request)) {
+            return view(course);
+        }
+        Checks.begin()
+                .that(
+                        !request.words().isBlank() && request.words().length() <= 500,
+                        "words",
+                        "must say what was answered, in at most 500 letters")
+                .done();
+        AskedAfter asked = new AskedAfter(request.id());
+        asked.courseId = id;
+        asked.onDay = people.today();
+        asked.words = request.words().strip();
+        asked.askedBy = Member.current().displayName();
+        askedAfters.saveAndFlush(asked);
+        return view(course);
     }
 
     /** Courses under way. */
@@ -379,6 +569,7 @@ public class CourseService implements DueSource {
     public List<Due> due(Span span) {
         List<Due> due = new ArrayList<>();
         for (CourseView course : running()) {
+            toAsk(course, span, due);
             if (!course.dosable()) {
                 // Person, product, card or stand have changed since it was planned: it is judged anew each time it is
                 // read.
@@ -399,6 +590,10 @@ public class CourseService implements DueSource {
                                 null,
                                 null,
                                 null)));
+                continue;
+            }
+            if (course.recipient()) {
+                // What somebody takes at their own table is not ticked off here; they are asked after.
                 continue;
             }
             for (DayView day : course.days()) {
@@ -432,6 +627,43 @@ public class CourseService implements DueSource {
             }
         }
         return due;
+    }
+
+    /** Whoever lives elsewhere is asked how it goes; who takes it until it is better, whether it is. */
+    private static void toAsk(CourseView course, Span span, List<Due> due) {
+        if (!course.recipient() && !course.untilBetter()) {
+            return;
+        }
+        LocalDate last = null;
+        for (LocalDate on = course.startOn().plusDays(ASK_FIRST_DAYS);
+                !on.isAfter(course.lastDay());
+                on = on.plusDays(course.untilBetter() ? ASK_FIRST_DAYS : ASK_AGAIN_DAYS)) {
+            if (!on.isAfter(span.today())) {
+                last = on;
+            } else if (span.holds(on)) {
+                due.add(ask(course, span, on));
+            }
+        }
+        LocalDate asking = last;
+        if (asking != null && course.asked().stream().noneMatch(a -> !a.on().isBefore(asking))) {
+            due.add(ask(course, span, asking));
+        }
+    }
+
+    private static Due ask(CourseView course, Span span, LocalDate on) {
+        return new Due(
+                course.untilBetter() ? Due.Kind.BETTER_YET : Due.Kind.ASK_AFTER,
+                "dosing",
+                course.id(),
+                course.person() + ": " + (course.untilBetter() ? "is it better?" : "how does it go?"),
+                course.product() + (course.use() == null ? "" : ", for " + course.use()),
+                on,
+                span.morning(on),
+                on.isBefore(span.today()),
+                course.version(),
+                null,
+                null,
+                null);
     }
 
     @Transactional(readOnly = true)
@@ -492,11 +724,15 @@ public class CourseService implements DueSource {
         CourseRequest request = store.read(c);
         Course.Plan plan = request.plan();
         LotView lot = shelf.lot(c.lotId);
+        PeopleService.PersonView person = people.one(c.personId);
         List<Finding> findings = new ArrayList<>(gates.findings(request, plan, people.today(), null, 0, 0));
         List<DoseTaken> taken = doses.findAllByCourseId(c.id);
         Adherence.Result adherence = Adherence.compare(
                 plan,
-                taken.stream().map(d -> new Adherence.Taken(d.onDay, d.ml)).toList(),
+                request.timing() == null ? null : request.timing().overMinutes(),
+                taken.stream()
+                        .map(d -> new Adherence.Taken(d.onDay, d.ml, d.overMinutes))
+                        .toList(),
                 people.today());
         findings.addAll(adherence.findings());
         boolean dosable =
@@ -505,7 +741,7 @@ public class CourseService implements DueSource {
                 c.id,
                 c.version == null ? 0 : c.version,
                 c.personId,
-                people.one(c.personId).name(),
+                person.name(),
                 c.lotId,
                 lot.code(),
                 lot.name(),
@@ -521,10 +757,24 @@ public class CourseService implements DueSource {
                 counted(request, lot, request.perDoseMl()),
                 days(plan),
                 taken.stream()
-                        .map(d -> new TakenView(d.id, d.onDay, d.slot, d.ml, d.tickedBy))
+                        .map(d -> new TakenView(d.id, d.onDay, d.slot, d.ml, d.overMinutes, d.tickedBy))
                         .toList(),
                 new AdherenceView(adherence.plannedMl(), adherence.takenMl(), adherence.missedDays()),
                 findings,
-                DosingGate.DANGER_SIGNS);
+                DosingGate.DANGER_SIGNS,
+                person.recipient(),
+                askedAfters.findAllByCourseIdOrderByOnDayDescIdDesc(c.id).stream()
+                        .map(a -> new AskedView(a.id, a.onDay, a.words, a.askedBy))
+                        .toList(),
+                Boolean.TRUE.equals(request.untilBetter()),
+                diaries.existsById(c.id),
+                c.followsId == null ? null : phase(find(c.followsId)),
+                courses.findAllByFollowsIdOrderByStartOn(c.id).stream()
+                        .map(this::phase)
+                        .toList());
+    }
+
+    private PhaseView phase(CourseEntity c) {
+        return new PhaseView(c.id, shelf.lot(c.lotId).name(), c.startOn, c.lastDay, status(c));
     }
 }

@@ -17,6 +17,8 @@ interface Courses extends JpaRepository<CourseEntity, UUID> {
             + " order by c.startOn desc, c.id desc")
     Slice<CourseEntity> over(CourseEntity.Status running, LocalDate day, Pageable page);
 
+    List<CourseEntity> findAllByFollowsIdOrderByStartOn(UUID followsId);
+
     List<CourseEntity> findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
             UUID personId, CourseEntity.Status status, LocalDate day);
 }

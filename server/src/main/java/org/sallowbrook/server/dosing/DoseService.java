@@ -32,6 +32,7 @@ public class DoseService {
 
     /**
      * @param ml what was really taken, in the product's unit; null when it was as planned
+     * @param overMinutes how slowly it was drunk; null where nobody says
      * @param swallowed whether it is down already, so that it is kept even where it should not have been taken
      */
     public record DoseRequest(
@@ -39,6 +40,7 @@ public class DoseService {
             LocalDate on,
             Integer slot,
             @Nullable Double ml,
+            @Nullable Integer overMinutes,
             @Nullable Boolean swallowed,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
 
@@ -113,6 +115,10 @@ public class DoseService {
                         "ml",
                         "must be more than 0 and no more than is left in the bottle")
                 .that(request.ml() != null || ml <= left + 1e-6, "ml", "is more than is left in the bottle")
+                .that(
+                        request.overMinutes() == null || request.overMinutes() >= 0 && request.overMinutes() <= 600,
+                        "overMinutes",
+                        "must be from 0 to 600")
                 .that(!request.on().isAfter(today), "on", "must not be in the future")
                 .that(
                         request.on().isAfter(today.minusDays(LATEST_TICK_DAYS)),
@@ -145,6 +151,7 @@ public class DoseService {
         dose.onDay = request.on();
         dose.slot = request.slot();
         dose.ml = ml;
+        dose.overMinutes = request.overMinutes();
         dose.tickedBy = Member.current().displayName();
         dose.tickedAt = clock.instant();
         doses.saveAndFlush(dose);

@@ -5,6 +5,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.platform.Entry;
 
 @Entity
@@ -15,6 +16,11 @@ class DoseTaken extends Entry {
     LocalDate onDay = LocalDate.EPOCH;
     int slot;
     double ml;
+
+    /** How slowly it was drunk; null where nobody said. */
+    @Nullable
+    Integer overMinutes;
+
     String tickedBy = "";
     Instant tickedAt = Instant.EPOCH;
 

@@ -9,6 +9,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -23,9 +24,22 @@ class DosingController {
     private final DoseService doses;
     private final TrialService trials;
     private final HelpService help;
+    private final ReactionService reactions;
+    private final DirectService direct;
+    private final DiaryService diaries;
 
-    DosingController(CourseService courses, DoseService doses, TrialService trials, HelpService help) {
+    DosingController(
+            CourseService courses,
+            DoseService doses,
+            TrialService trials,
+            HelpService help,
+            ReactionService reactions,
+            DirectService direct,
+            DiaryService diaries) {
         this.help = help;
+        this.reactions = reactions;
+        this.direct = direct;
+        this.diaries = diaries;
         this.courses = courses;
         this.doses = doses;
         this.trials = trials;
@@ -93,6 +107,85 @@ class DosingController {
     @PostMapping("/people/{id}/stop")
     HelpService.HelpView stopAll(@PathVariable UUID id) {
         return help.stopAll(id);
+    }
+
+    /** Asked how it goes. */
+    @PostMapping("/courses/{id}/asked")
+    CourseService.CourseView asked(@PathVariable UUID id, @RequestBody CourseService.AskedRequest request) {
+        return courses.asked(id, request);
+    }
+
+    @PostMapping("/reactions")
+    ReactionService.Noted react(@RequestBody ReactionService.ReactionRequest request) {
+        return reactions.note(request);
+    }
+
+    @GetMapping("/people/{id}/reactions")
+    List<ReactionService.ReactionView> reactions(@PathVariable UUID id) {
+        return reactions.of(id);
+    }
+
+    /** Everybody's with a plant. */
+    @GetMapping("/plants/{taxon}/reactions")
+    List<ReactionService.ReactionView> reactionsWith(@PathVariable String taxon) {
+        return reactions.with(taxon);
+    }
+
+    @PostMapping("/reactions/{id}/strike")
+    List<ReactionService.ReactionView> strikeReaction(@PathVariable UUID id, @RequestBody StrikeRequest request) {
+        return reactions.strike(id, request);
+    }
+
+    /** What the gates say of using a plant as it is; nothing saved. */
+    @PostMapping("/direct/check")
+    DirectService.DirectCheck checkDirect(@RequestBody DirectService.DirectRequest request) {
+        return direct.check(request);
+    }
+
+    @PostMapping("/direct")
+    DirectService.DirectView direct(@RequestBody DirectService.DirectRequest request) {
+        return direct.use(request);
+    }
+
+    @GetMapping("/direct")
+    Past directPast(@RequestParam(defaultValue = "0") int page) {
+        return direct.past(page);
+    }
+
+    @GetMapping("/direct/{id}")
+    DirectService.DirectView directOne(@PathVariable UUID id) {
+        return direct.one(id);
+    }
+
+    @PostMapping("/direct/{id}/asked")
+    DirectService.DirectView askedDirect(@PathVariable UUID id) {
+        return direct.asked(id);
+    }
+
+    @PostMapping("/direct/{id}/strike")
+    DirectService.DirectView strikeDirect(@PathVariable UUID id, @RequestBody StrikeRequest request) {
+        return direct.strike(id, request);
+    }
+
+    @GetMapping("/courses/{id}/diary")
+    DiaryService.DiaryView diary(@PathVariable UUID id) {
+        return diaries.view(id);
+    }
+
+    @PutMapping("/courses/{id}/diary")
+    DiaryService.DiaryView keepDiary(@PathVariable UUID id, @RequestBody DiaryService.DiaryRequest request) {
+        return diaries.keep(id, request);
+    }
+
+    @PostMapping("/courses/{id}/diary/days")
+    DiaryService.DiaryView noteDay(@PathVariable UUID id, @RequestBody DiaryService.DiaryDayRequest request) {
+        return diaries.note(id, request);
+    }
+
+    @PostMapping("/courses/{id}/diary/days/{day}/strike")
+    DiaryService.DiaryView strikeDay(
+            @PathVariable UUID id, @PathVariable UUID day, @RequestBody StrikeRequest request) {
+        return diaries.strike(id, day, request);
     }
 
     @PostMapping("/trials")

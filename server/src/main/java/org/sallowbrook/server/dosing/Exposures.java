@@ -8,11 +8,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Direct;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Taking;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.shelf.Products;
 import org.springframework.stereotype.Component;
 
@@ -20,30 +22,97 @@ import org.springframework.stereotype.Component;
 @Component
 class Exposures {
 
-    /** Something a person took, from whatever course, running or ended. */
-    record TakenOf(UUID courseId, DosingGate.Way way, Product product, LocalDate on, double ml) {}
+    /**
+     * Something a person took, from whatever course, running or ended, or as the plant itself.
+     *
+     * @param courseId or of the direct use
+     * @param ml in the product's unit; null where nobody weighed it
+     */
+    record TakenOf(
+            UUID courseId,
+            DosingGate.Way way,
+            Product product,
+            LocalDate on,
+            @Nullable Double ml) {}
 
     private static final int LOOK_BACK_DAYS = 365;
 
     private final Courses courses;
+    private final DirectUses uses;
+    private final HerbariumService herbarium;
     private final DosesTaken doses;
     private final Products products;
     private final CourseStore store;
 
-    Exposures(Courses courses, DosesTaken doses, Products products, CourseStore store) {
+    Exposures(
+            Courses courses,
+            DirectUses uses,
+            HerbariumService herbarium,
+            DosesTaken doses,
+            Products products,
+            CourseStore store) {
         this.courses = courses;
+        this.uses = uses;
+        this.herbarium = herbarium;
         this.doses = doses;
         this.products = products;
         this.store = store;
     }
 
     List<TakenOf> history(UUID personId, LocalDate until) {
-        List<DosesTaken.OfPerson> taken = doses.ofPerson(personId, until.minusDays(LOOK_BACK_DAYS));
+        List<DosesTaken.OfPerson> taken = doses.daysOf(personId, until.minusDays(LOOK_BACK_DAYS));
         Map<UUID, Product> contents = products.contents(
                 taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
-        return taken.stream()
-                .map(t -> new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), t.ml()))
-                .toList();
+        List<TakenOf> all = new ArrayList<>();
+        taken.forEach(
+                t -> all.add(new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), (Double) t.ml())));
+        uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, until.minusDays(LOOK_BACK_DAYS))
+                .forEach(u -> all.add(new TakenOf(u.id, u.way, itself(u), u.onDay, u.grams)));
+        return all;
+    }
+
+    /** The plant that was used as it was, by the gram. */
+    private Product itself(DirectUse use) {
+        return use.lotId == null
+                ? Direct.fresh(herbarium.taxon(use.taxonId), use.part, use.onDay)
+                : byTheGram(products.contents(List.of(use.lotId)).get(use.lotId));
+    }
+
+    /** A jar or a harvest as something that is taken by the gram. */
+    static Product byTheGram(Product lot) {
+        return lot.driedEquivalentGPerMl() != null
+                ? lot
+                : new Product(
+                        lot.name(),
+                        lot.route(),
+                        lot.herbs(),
+                        // As if all of it were dried herb: the larger end.
+                        Interval.exactly(1),
+                        lot.strength(),
+                        lot.bestBefore(),
+                        lot.state(),
+                        lot.traits());
+    }
+
+    /**
+     * Days to come on which the person is to have something, of running courses but one.
+     *
+     * @param but the course that is judged, which may not be there yet
+     */
+    List<TakenOf> planned(UUID personId, UUID but, LocalDate today) {
+        List<TakenOf> all = new ArrayList<>();
+        for (CourseEntity course : courses.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
+                personId, CourseEntity.Status.RUNNING, today)) {
+            if (course.id.equals(but)) {
+                continue;
+            }
+            Product product = products.contents(List.of(course.lotId)).get(course.lotId);
+            store.read(course).plan().days().stream()
+                    .filter(d -> d.doses() > 0 && !d.date().isBefore(today))
+                    .forEach(d -> all.add(new TakenOf(
+                            course.id, course.way, product, d.date(), (Double) (d.doses() * d.perDoseMl()))));
+        }
+        return all;
     }
 
     /** The last day a plant that weakens medicines was really taken. */
@@ -61,11 +130,11 @@ class Exposures {
      * What the person takes by mouth besides: the fullest day of every other running course, and what was taken that day of
      * those that were ended. Grams unknown where the product's are.
      */
-    List<Taking> others(CourseService.CourseRequest r, LocalDate on, List<TakenOf> history) {
+    List<Taking> others(UUID personId, UUID but, LocalDate on, List<TakenOf> history) {
         List<Taking> all = new ArrayList<>();
-        Set<UUID> counted = new HashSet<>(Set.of(r.id()));
+        Set<UUID> counted = new HashSet<>(Set.of(but));
         for (CourseEntity other : courses.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
-                r.personId(), CourseEntity.Status.RUNNING, on)) {
+                personId, CourseEntity.Status.RUNNING, on)) {
             if (other.way != DosingGate.Way.MOUTH || !counted.add(other.id)) {
                 continue;
             }
@@ -85,17 +154,17 @@ class Exposures {
     private static double takenOn(List<TakenOf> history, UUID course, LocalDate on) {
         return history.stream()
                 .filter(t -> t.courseId().equals(course) && t.on().equals(on))
-                .mapToDouble(TakenOf::ml)
+                .mapToDouble(t -> t.ml() == null ? 0 : t.ml())
                 .sum();
     }
 
-    private static void addTaking(List<Taking> all, Product product, double ml) {
+    private static void addTaking(List<Taking> all, Product product, @Nullable Double ml) {
         Interval equivalent = product.driedEquivalentGPerMl();
         for (Product.Herb herb : product.herbs()) {
             all.add(new Taking(
                     herb.taxon(),
                     herb.part(),
-                    equivalent == null ? null : (Double) (ml * equivalent.high() * herb.fraction())));
+                    equivalent == null || ml == null ? null : (Double) (ml * equivalent.high() * herb.fraction())));
         }
     }
 }

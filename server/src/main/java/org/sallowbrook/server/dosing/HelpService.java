@@ -7,10 +7,13 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.shelf.LotView;
@@ -24,18 +27,23 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HelpService {
 
-    /** @param herbs with their botanical names and parts, the most of it first */
+    /**
+     * @param lotCode empty where it came from no lot
+     * @param amount null where nobody weighed it
+     * @param herbs with their botanical names and parts, the most of it first
+     */
     public record TakenLately(
             LocalDate on,
             String product,
             String lotCode,
-            Double amount,
+            @Nullable Double amount,
             String unit,
             DosingGate.Way way,
             List<String> herbs) {}
 
     /**
      * @param taken of the last days, the newest first, whatever became of its course
+     * @param reactions noted in the last days, and any that were not mild before
      * @param running courses that go on, of which a dose may have been taken and not ticked
      */
     public record HelpView(
@@ -44,6 +52,7 @@ public class HelpService {
             String poisonCentre,
             List<String> dangerSigns,
             List<TakenLately> taken,
+            List<String> reactions,
             List<String> running) {}
 
     private static final int DAYS = 7;
@@ -51,6 +60,9 @@ public class HelpService {
     private final CourseService courses;
     private final Courses all;
     private final DosesTaken doses;
+    private final DirectUses uses;
+    private final Tolerance tolerance;
+    private final HerbariumService herbarium;
     private final PeopleService people;
     private final HouseholdService household;
     private final ShelfService shelf;
@@ -60,6 +72,9 @@ public class HelpService {
             CourseService courses,
             Courses all,
             DosesTaken doses,
+            DirectUses uses,
+            Tolerance tolerance,
+            HerbariumService herbarium,
             PeopleService people,
             HouseholdService household,
             ShelfService shelf,
@@ -67,6 +82,9 @@ public class HelpService {
         this.courses = courses;
         this.all = all;
         this.doses = doses;
+        this.uses = uses;
+        this.tolerance = tolerance;
+        this.herbarium = herbarium;
         this.people = people;
         this.household = household;
         this.shelf = shelf;
@@ -88,9 +106,19 @@ public class HelpService {
                 call.emergencyNumber(),
                 call.poisonCentre(),
                 DosingGate.DANGER_SIGNS,
-                taken.stream()
-                        .sorted(Comparator.comparing(DosesTaken.OfPerson::onDay).reversed())
-                        .map(t -> lately(t, lots.get(t.lotId()), contents.get(t.lotId())))
+                Stream.concat(
+                                taken.stream().map(t -> lately(t, lots.get(t.lotId()), contents.get(t.lotId()))),
+                                uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, today.minusDays(DAYS)).stream()
+                                        .map(this::lately))
+                        .sorted(Comparator.comparing(TakenLately::on).reversed())
+                        .toList(),
+                tolerance.history(personId).stream()
+                        .filter(r -> r.ends() || !r.on().isBefore(today.minusDays(DAYS)))
+                        .map(r -> r.plants().stream()
+                                        .map(Taxon::commonName)
+                                        .sorted()
+                                        .collect(Collectors.joining(", "))
+                                + ": " + r.words())
                         .toList(),
                 running(personId, today).stream()
                         .map(c -> shelf.lot(c.lotId))
@@ -107,6 +135,18 @@ public class HelpService {
 
     private List<CourseEntity> running(UUID personId, LocalDate today) {
         return all.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(personId, CourseEntity.Status.RUNNING, today);
+    }
+
+    private TakenLately lately(DirectUse u) {
+        Taxon taxon = herbarium.taxon(u.taxonId);
+        return new TakenLately(
+                u.onDay,
+                Words.lower(u.manner) + " " + taxon.commonName(),
+                u.lotId == null ? "" : shelf.lot(u.lotId).code(),
+                u.grams,
+                "g",
+                u.way,
+                List.of(taxon.commonName() + " (" + taxon.name() + "), " + Words.lower(u.part)));
     }
 
     private static TakenLately lately(DosesTaken.OfPerson t, @Nullable LotView lot, @Nullable Product product) {

@@ -1,7 +1,7 @@
-/** Courses and doses taken, behind every gate. Uses household, herbarium, shelf, making. */
+/** Courses and doses taken, behind every gate. Uses household, herbarium, field, shelf, making. */
 @ApplicationModule(
         displayName = "dosing",
-        allowedDependencies = {"platform", "household", "herbarium", "shelf", "making"})
+        allowedDependencies = {"platform", "household", "herbarium", "field", "shelf", "making"})
 @NullMarked
 package org.sallowbrook.server.dosing;
 

@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ContactEntities extends JpaRepository<ContactEntity, UUID> {
     List<ContactEntity> findAllByTaxonIdOrderByOnDayDescIdDesc(String taxonId, Limit most);
+
+    List<ContactEntity> findAllByPersonId(UUID personId);
 }

@@ -88,6 +88,16 @@ public class ContactService {
         contacts.saveAndFlush(contact);
     }
 
+    public record Met(String taxonId, LocalDate on, Contacts.Reaction reaction) {}
+
+    /** Of one person with any plant. */
+    @Transactional(readOnly = true)
+    public List<Met> ofPerson(UUID personId) {
+        return contacts.findAllByPersonId(personId).stream()
+                .map(c -> new Met(c.taxonId, c.onDay, c.reaction))
+                .toList();
+    }
+
     /** Of everybody with this plant. */
     @Transactional(readOnly = true)
     public ContactsView with(String taxonId) {

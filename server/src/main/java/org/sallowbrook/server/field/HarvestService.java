@@ -395,7 +395,7 @@ public class HarvestService implements DueSource {
     private HarvestGate.Season season(Stand stand, HarvestRequest request) {
         return new HarvestGate.Season(
                 stand.growingSince,
-                seasons.frozen(request.on()),
+                seasons.frosts(request.on()),
                 request.on().equals(people.today()) ? seasons.ready(stand.id, request.part()) : null);
     }
 

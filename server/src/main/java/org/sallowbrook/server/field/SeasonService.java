@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.season.DayWeather;
 import org.sallowbrook.core.field.season.Onset;
 import org.sallowbrook.core.field.season.Place;
@@ -181,12 +182,12 @@ public class SeasonService {
         return used == null || used.months().isEmpty() ? null : new Year(people.today()).readiness(stand, taxon, used);
     }
 
-    /** Whether it has frozen since the summer; null where nobody measures. */
+    /** Frosts since the summer; null where nobody measures. */
     @Transactional(readOnly = true)
-    public @Nullable Boolean frozen(LocalDate by) {
+    public HarvestGate.@Nullable Frosts frosts(LocalDate by) {
         LocalDate summer = LocalDate.of(by.getMonthValue() < SUMMER ? by.getYear() - 1 : by.getYear(), SUMMER, 1);
         List<DayWeather> since = weather.readings(summer, by);
-        return since.isEmpty() ? null : since.stream().anyMatch(DayWeather::frost);
+        return since.isEmpty() ? null : HarvestGate.Frosts.of(since);
     }
 
     /** What one asking for the season reads once. */
@@ -281,6 +282,10 @@ public class SeasonService {
                     stage == null ? List.of() : learnt(taxon, stage, y -> y < today.getYear()),
                     stage == null ? null : of(stand).first(stage, today.getYear()),
                     stage == null ? null : of(stand).notYet(stage, today.getYear()),
+                    taxon.biennial()
+                            && stand.growingSince != null
+                            && stand.growingSince == today.getYear()
+                            && !part.stages().contains(LifeStage.ROSETTE),
                     today));
         }
 

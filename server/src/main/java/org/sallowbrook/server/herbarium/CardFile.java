@@ -90,11 +90,13 @@ record CardFile(
             @Nullable Double mostMgPerKgPerDay,
             String source) {}
 
+    /** @param parts null for those with a dose for it, or for all of its route */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record UseFile(
             String name,
             Taxon.Route route,
             Taxon.@Nullable Potency potency,
+            @Nullable List<Taxon.Part> parts,
             @Nullable Boolean grave,
             String source) {}
 

@@ -100,6 +100,7 @@ final class CardReader {
                                         u.name(),
                                         u.route(),
                                         u.potency() == null ? Taxon.Potency.MODERATE : u.potency(),
+                                        usedFor(f, u),
                                         Boolean.TRUE.equals(u.grave()),
                                         source(f, u.source())))
                                 .toList(),
@@ -116,6 +117,26 @@ final class CardReader {
                                 source(f, c.source())))
                         .toList(),
                 f.source().toCore());
+    }
+
+    /** The parts a use names; else those that have a dose for it; else those that are used by its route. */
+    private static Set<Taxon.Part> usedFor(CardFile f, CardFile.UseFile use) {
+        Set<Taxon.Part> parts = EnumSet.noneOf(Taxon.Part.class);
+        if (use.parts() != null) {
+            parts.addAll(use.parts());
+            return parts;
+        }
+        for (CardFile.PartFile part : list(f.parts())) {
+            if (list(part.doses()).stream().anyMatch(d -> d.use().equalsIgnoreCase(use.name()))) {
+                parts.add(part.part());
+            }
+        }
+        if (parts.isEmpty()) {
+            list(f.parts()).stream()
+                    .filter(p -> p.routes().contains(use.route()))
+                    .forEach(p -> parts.add(p.part()));
+        }
+        return parts;
     }
 
     private Taxon.UsedPart part(CardFile f, CardFile.PartFile p) {

@@ -113,7 +113,13 @@ class HerbariumController {
             @Nullable TeaView tea,
             List<DoseView> doses) {}
 
-    record UseView(String name, Taxon.Route route, Taxon.Potency potency, Boolean grave, SourceView source) {}
+    record UseView(
+            String name,
+            Taxon.Route route,
+            Taxon.Potency potency,
+            List<Taxon.Part> parts,
+            Boolean grave,
+            SourceView source) {}
 
     record FoodView(String what, String limit) {}
 
@@ -320,7 +326,12 @@ class HerbariumController {
                 t.actions().stream().map(Taxon.Action::name).toList(),
                 t.uses().stream()
                         .map(u -> new UseView(
-                                u.name(), u.route(), u.potency(), u.grave(), SourceView.of(u.source(), Figures.of(u))))
+                                u.name(),
+                                u.route(),
+                                u.potency(),
+                                u.parts().stream().sorted().toList(),
+                                u.grave(),
+                                SourceView.of(u.source(), Figures.of(u))))
                         .toList(),
                 t.foods().stream().map(f -> new FoodView(f.what(), f.limit())).toList(),
                 t.cautions().stream()

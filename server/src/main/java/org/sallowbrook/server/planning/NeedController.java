@@ -2,15 +2,18 @@ package org.sallowbrook.server.planning;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.ByNeed;
+import org.sallowbrook.core.herbarium.Complaint;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.dosing.ReactionService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
@@ -39,6 +42,14 @@ class NeedController {
             ByNeed.Nearness nearness,
             List<String> because) {}
 
+    /** @param beside gentler, as strong or stronger than the plant it stands for */
+    record OtherView(SuggestionView plant, ByNeed.Beside beside) {}
+
+    record InsteadView(String use, List<OtherView> others, List<DroppedView> dropped) {}
+
+    /** @param needs that it may mean, the likeliest first; empty where it is referred */
+    record ComplaintAnswer(List<Finding> findings, List<String> needs) {}
+
     record DroppedView(String taxon, String commonName, String reason) {}
 
     record NeedAnswer(
@@ -48,8 +59,18 @@ class NeedController {
     private final PeopleService people;
     private final StandService stands;
     private final ShelfService shelf;
+    private final ReactionService reactions;
+    private final Complaints complaints;
 
-    NeedController(HerbariumService herbarium, PeopleService people, StandService stands, ShelfService shelf) {
+    NeedController(
+            HerbariumService herbarium,
+            PeopleService people,
+            StandService stands,
+            ShelfService shelf,
+            ReactionService reactions,
+            Complaints complaints) {
+        this.reactions = reactions;
+        this.complaints = complaints;
         this.herbarium = herbarium;
         this.people = people;
         this.stands = stands;
@@ -70,6 +91,61 @@ class NeedController {
         Checks.begin()
                 .that(!need.isBlank() && need.length() <= 120, "need", "must have 1 to 120 letters")
                 .done();
+        ByNeed.Answer answer = ByNeed.find(
+                herbarium.herbarium(),
+                need,
+                person == null ? null : people.person(person),
+                shelf.taxaInTheHouse(),
+                near(),
+                notBorne(person),
+                people.today().getMonthValue());
+        return new NeedAnswer(
+                need,
+                answer.suggestions().stream().map(NeedController::view).toList(),
+                answer.dropped().stream().map(NeedController::view).toList(),
+                answer.findings());
+    }
+
+    /** What a complaint in somebody's own words may mean; what may be grave is referred. */
+    @GetMapping("/search")
+    @Transactional(readOnly = true)
+    ComplaintAnswer search(@RequestParam String words) {
+        Complaint.Answer answer =
+                Complaint.of(words, complaints.grave(), complaints.synonyms(), ByNeed.needs(herbarium.herbarium()));
+        return new ComplaintAnswer(answer.findings(), answer.needs());
+    }
+
+    /** Other plants for what one is used for. */
+    @GetMapping("/instead")
+    @Transactional(readOnly = true)
+    List<InsteadView> instead(@RequestParam String taxon, @RequestParam(required = false) @Nullable UUID person) {
+        return ByNeed.instead(
+                        herbarium.herbarium(),
+                        herbarium.taxon(taxon),
+                        person == null ? null : people.person(person),
+                        shelf.taxaInTheHouse(),
+                        near(),
+                        notBorne(person),
+                        people.today().getMonthValue())
+                .stream()
+                .map(i -> new InsteadView(
+                        i.use(),
+                        i.others().stream()
+                                .map(s -> new OtherView(view(s), i.beside(s)))
+                                .toList(),
+                        i.dropped().stream().map(NeedController::view).toList()))
+                .toList();
+    }
+
+    private Map<String, String> notBorne(@Nullable UUID person) {
+        return person == null ? Map.of() : reactions.notBorne(person);
+    }
+
+    private static DroppedView view(ByNeed.Dropped d) {
+        return new DroppedView(d.taxon().id(), d.taxon().commonName(), d.reason());
+    }
+
+    private Set<String> near() {
         Set<String> near = new HashSet<>();
         stands.stands().stream()
                 .filter(s -> s.taxonId() != null
@@ -77,20 +153,7 @@ class NeedController {
                         && s.identification() != null
                         && s.identification().status() == Identification.Status.CONFIRMED)
                 .forEach(s -> near.add(s.taxonId()));
-        ByNeed.Answer answer = ByNeed.find(
-                herbarium.herbarium(),
-                need,
-                person == null ? null : people.person(person),
-                shelf.taxaInTheHouse(),
-                near,
-                people.today().getMonthValue());
-        return new NeedAnswer(
-                need,
-                answer.suggestions().stream().map(NeedController::view).toList(),
-                answer.dropped().stream()
-                        .map(d -> new DroppedView(d.taxon().id(), d.taxon().commonName(), d.reason()))
-                        .toList(),
-                answer.findings());
+        return near;
     }
 
     private static SuggestionView view(ByNeed.Suggestion s) {
@@ -98,7 +161,10 @@ class NeedController {
                 s.taxon().id(),
                 s.taxon().commonName(),
                 s.taxon().name(),
-                s.taxon().parts().stream().map(Taxon.UsedPart::part).toList(),
+                s.taxon().parts().stream()
+                        .map(Taxon.UsedPart::part)
+                        .filter(p -> s.use() == null || s.use().parts().contains(p))
+                        .toList(),
                 s.use() == null ? null : s.use().route(),
                 s.use() == null ? null : s.use().potency(),
                 s.source().evidence(),

@@ -1,7 +1,7 @@
-/** What to gather and make for a need. Uses household, herbarium, field, drying and shelf. */
+/** What to gather and make for a need. Uses household, herbarium, field, drying, shelf and dosing. */
 @ApplicationModule(
         displayName = "planning",
-        allowedDependencies = {"platform", "household", "herbarium", "field", "drying", "shelf"})
+        allowedDependencies = {"platform", "household", "herbarium", "field", "drying", "shelf", "dosing"})
 @NullMarked
 package org.sallowbrook.server.planning;
 

@@ -40,6 +40,10 @@ public record Due(
         PRESS,
         FILL,
         DOSE,
+        BETTER_YET,
+        ASK_AFTER,
+        FOLLOW_UP,
+        DIARY,
         USE_UP,
         DESICCANT,
         SET_ASIDE

@@ -38,6 +38,11 @@ public record DayWeather(LocalDate day, double lowC, double highC, double rainMm
         return lowC <= 0;
     }
 
+    /** Frozen and thawed within the day, which breaks the cells of a fruit a little more each time. */
+    public boolean thawedAfterFrost() {
+        return frost() && highC > 0;
+    }
+
     /** Whether what is picked today is dry: no rain today or the day before, and air that dries the dew off. */
     public static boolean dryEnough(DayWeather today, DayWeather before) {
         return today.rainMm <= DRY_MM && before.rainMm <= DRY_MM && today.humidity < DAMP;

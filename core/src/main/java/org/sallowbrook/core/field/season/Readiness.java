@@ -55,6 +55,7 @@ public record Readiness(
      * @param seenFirst by stand, how late its stage was in other years, from {@link #late}
      * @param seenOn when its stage was first seen this season; null where it was not
      * @param notYetOn when somebody last looked this season and it had not begun
+     * @param nextYear whether it is a biennial in its first year, of which this part comes in the second
      */
     public record Request(
             String stand,
@@ -64,6 +65,7 @@ public record Readiness(
             List<Onset.Seen> seenFirst,
             @Nullable LocalDate seenOn,
             @Nullable LocalDate notYetOn,
+            boolean nextYear,
             LocalDate today) {
         public Request {
             months = java.util.Collections.unmodifiableSet(new TreeSet<>(months));
@@ -82,6 +84,19 @@ public record Readiness(
 
     /** Of the windows of the year the one that is of interest now: the one that is open, else the next, else the last. */
     public static Readiness of(Request r) {
+        if (r.nextYear()) {
+            int next = r.today().getYear() + 1;
+            return new Readiness(
+                    State.LATER,
+                    null,
+                    null,
+                    null,
+                    LocalDate.of(next, 12, 31),
+                    false,
+                    r.progress().warmth(),
+                    0,
+                    List.of("A biennial, said to grow here since this year: leaves now, the rest in " + next + "."));
+        }
         List<Readiness> all = new ArrayList<>();
         for (Window w : windows(r)) {
             all.add(of(r, w));

@@ -29,7 +29,7 @@ public class SeasonTest {
 
     private static Readiness.Request ask(
             Progress progress, List<Onset.Seen> seen, LocalDate seenOn, LocalDate notYet, LocalDate today) {
-        return new Readiness.Request("a", Set.of(6, 7, 8), HERE, progress, seen, seenOn, notYet, today);
+        return new Readiness.Request("a", Set.of(6, 7, 8), HERE, progress, seen, seenOn, notYet, false, today);
     }
 
     @Test
@@ -150,7 +150,15 @@ public class SeasonTest {
     @Test(dataProvider = "roots")
     public void aWindowOverTheTurnOfTheYearIsOne(LocalDate today, Readiness.State state) {
         Readiness r = Readiness.of(new Readiness.Request(
-                "a", Set.of(10, 11, 12, 1, 2, 3), HERE, Progress.byCalendar(2026), List.of(), null, null, today));
+                "a",
+                Set.of(10, 11, 12, 1, 2, 3),
+                HERE,
+                Progress.byCalendar(2026),
+                List.of(),
+                null,
+                null,
+                false,
+                today));
         assertThat(r.state()).isEqualTo(state);
     }
 
@@ -164,6 +172,7 @@ public class SeasonTest {
                 List.of(),
                 null,
                 null,
+                false,
                 LocalDate.of(2026, 11, 1)));
         assertThat(r.from()).isEqualTo(LocalDate.of(2026, 12, 10));
     }

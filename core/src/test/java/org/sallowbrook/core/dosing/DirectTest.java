@@ -1,0 +1,170 @@
+package org.sallowbrook.core.dosing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Direct.Manner;
+import org.sallowbrook.core.dosing.DosingGate.Skin;
+import org.sallowbrook.core.herbarium.Cards;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Taxon.Constituent;
+import org.sallowbrook.core.herbarium.Taxon.Route;
+import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.measure.Strength;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Plants used as they are: the gates of a bottle hold for a leaf. */
+public class DirectTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
+    private static final Person ILSE =
+            new Person("Ilse", 58, 72.0, 168.0, null, false, Set.of(), Set.of(), Set.of(), null);
+
+    private static Cards.Builder herb(Route... routes) {
+        return Cards.card("herb").part(0.5, 0.5, Set.of(routes), Cards.dose("ache", 18, 1, 2, 14));
+    }
+
+    private static final Taxon BOTH = herb(Route.INTERNAL, Route.EXTERNAL).build();
+
+    private static Product dried(Taxon taxon) {
+        return new Product(
+                "a jar",
+                Route.INTERNAL,
+                List.of(new Product.Herb(taxon, Taxon.Part.HERB, 1)),
+                Interval.exactly(1),
+                Strength.NONE,
+                DAY.plusYears(1),
+                Product.State.USABLE,
+                Set.of());
+    }
+
+    private static List<String> codes(
+            Product product,
+            Person person,
+            Manner manner,
+            @Nullable Double grams,
+            @Nullable Skin skin,
+            List<Taking> others) {
+        double g = grams == null || manner.way() == DosingGate.Way.SKIN ? 0 : grams;
+        return Direct.check(
+                        product,
+                        person,
+                        manner,
+                        grams,
+                        skin,
+                        new DosingGate.Intake(manner.way(), null, g, g, 1, others, true, false, skin, 0, DAY, null),
+                        DAY)
+                .stream()
+                .map(f -> f.severity() + " " + f.code())
+                .filter(f -> !f.startsWith("NOTE"))
+                .toList();
+    }
+
+    @DataProvider
+    public Object[][] onTheSkin() {
+        Taxon inside = herb(Route.INTERNAL).build();
+        return new Object[][] {
+            {BOTH, Manner.CRUSHED, Skin.INTACT, List.of()},
+            {BOTH, Manner.CRUSHED, Skin.SMALL_CLEAN_CUT, List.of("WARN FRESH_ON_CUT")},
+            {BOTH, Manner.POWDER_ON_SKIN, Skin.SMALL_CLEAN_CUT, List.of()},
+            {BOTH, Manner.COMPRESS, Skin.WOUND, List.of("STOP WOUND")},
+            {inside, Manner.CRUSHED, Skin.INTACT, List.of("WARN NOT_KNOWN_ON_SKIN")},
+        };
+    }
+
+    @Test(dataProvider = "onTheSkin")
+    public void skinHasItsLimits(Taxon taxon, Manner manner, Skin skin, List<String> findings) {
+        assertThat(codes(Direct.fresh(taxon, Taxon.Part.HERB, DAY), ILSE, manner, null, skin, List.of()))
+                .isEqualTo(findings);
+    }
+
+    @Test
+    public void onlyWhatTheCardKnowsAsFoodIsEatenAndItCountsIntoTheDay() {
+        Taxon food = herb(Route.INTERNAL).food("young tops", "cooked").build();
+        assertThat(codes(dried(BOTH), ILSE, Manner.EATEN, 1.0, null, List.of())).containsExactly("STOP NOT_A_FOOD");
+        // Its dose would be 2 g at most: a meal is more, and is no dose.
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, 1.9, null, List.of())).isEmpty();
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, null, null, List.of()))
+                .isEmpty();
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, 30.0, null, List.of()))
+                .containsExactly("WARN FOOD_ABOVE_DOSE");
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, 1.0, null, List.of(new Taking(food, Taxon.Part.HERB, 1.5))))
+                .containsExactly("WARN FOOD_ABOVE_DOSE");
+    }
+
+    /** Chewed or swallowed as powder it is a dose, and the day's sum is held against the card. */
+    @Test
+    public void whatIsTakenForWhatItDoesIsDosed() {
+        assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 2.0, null, List.of()))
+                .isEmpty();
+        assertThat(codes(dried(BOTH), ILSE, Manner.POWDER_SWALLOWED, 2.1, null, List.of()))
+                .containsExactly("STOP DOSE_ABOVE_CARD");
+        assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 1.0, null, List.of(new Taking(BOTH, Taxon.Part.HERB, 1.5))))
+                .containsExactly("STOP DOSE_ABOVE_CARD");
+    }
+
+    /** A meal is no way round what stops a bottle. */
+    @Test
+    public void everyOtherGateHoldsForFood() {
+        Taxon poison = herb(Route.INTERNAL)
+                .food("leaf in batter", "")
+                .holds(Constituent.PYRROLIZIDINE)
+                .build();
+        Taxon outside = Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.EXTERNAL))
+                .food("leaf", "")
+                .build();
+        Taxon food = herb(Route.INTERNAL).food("young tops", "").build();
+        Person expecting = new Person("Oda", 29, 60.0, 168.0, 1, false, Set.of(), Set.of(), Set.of(), null);
+        Person infant = new Person("Wren", 1, 9.0, 75.0, null, false, Set.of(), Set.of(), Set.of(), null);
+        assertThat(codes(dried(poison), ILSE, Manner.EATEN, 1.0, null, List.of()))
+                .anyMatch(c -> c.startsWith("STOP PYRROLIZIDINE"));
+        assertThat(codes(Direct.fresh(outside, Taxon.Part.HERB, DAY), ILSE, Manner.EATEN, null, null, List.of()))
+                .contains("STOP OUTSIDE_ONLY");
+        assertThat(codes(dried(food), expecting, Manner.EATEN, 1.0, null, List.of()))
+                .contains("STOP NOT_CHECKED");
+        assertThat(codes(dried(food), infant, Manner.EATEN, 1.0, null, List.of()))
+                .contains("STOP UNDER_TWO");
+    }
+
+    @Test
+    public void whatMustBeKnownIsAskedFor() {
+        Product leaf = Direct.fresh(BOTH, Taxon.Part.HERB, DAY);
+        assertThatThrownBy(() -> codes(leaf, ILSE, Manner.CRUSHED, null, null, List.of()))
+                .isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> codes(leaf, ILSE, Manner.CHEWED, null, null, List.of()))
+                .isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> codes(leaf, ILSE, Manner.EATEN, Double.NaN, null, List.of()))
+                .isInstanceOf(InvalidInput.class);
+    }
+
+    @Test
+    public void thirdsOfAPregnancyStandSideBySide() {
+        Taxon taxon = Cards.card("herb")
+                .caution(
+                        Taxon.Subject.PREGNANCY,
+                        "3",
+                        Taxon.CautionStatus.PRESENT,
+                        org.sallowbrook.core.measure.Severity.STOP)
+                .build();
+        assertThat(Expecting.of(dried(taxon)))
+                .extracting(k -> k.trimester() + " " + k.status())
+                .containsExactly("1 UNKNOWN", "2 UNKNOWN", "3 PRESENT");
+    }
+
+    /** 31 kg and 9 years: 31/68, 9/21, 10/24; without a height no surface. */
+    @Test
+    public void rulesForAChildStandSideBySideRoundedDown() {
+        assertThat(Dose.sideBySide(6, new Dose.Taker(9, 31.0, null)))
+                .extracting(Dose.ByRule::ml)
+                .containsExactly(2.7, 2.5, 2.5, null);
+    }
+}

@@ -1,0 +1,17 @@
+package org.sallowbrook.server.dosing;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DirectUses extends JpaRepository<DirectUse, UUID> {
+    List<DirectUse> findAllByPersonIdAndOnDayGreaterThanEqual(UUID personId, LocalDate from);
+
+    /** To be looked after, and nobody has. */
+    List<DirectUse> findAllByAskOnBetweenAndAskedOnIsNull(LocalDate from, LocalDate to);
+
+    Slice<DirectUse> findAllByOrderByOnDayDescIdDesc(Pageable page);
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react'
+import { useTaxa } from '../herbarium/queries'
+import { Person } from '../household/Person'
+import { Choose } from '../ui/Choose'
+import { ButtonLink } from '../ui/controls'
+import { only } from '../ui/may'
+import { Section } from '../ui/page'
+import { Borne, NoteReaction } from './Reactions'
+
+/** Somebody's page, with what they bore and did not bear. */
+export function Somebody() {
+  return (
+    <Person
+      more={(p) => (
+        <div className="mt-4 grid gap-4 lg:grid-cols-2">
+          <Borne person={p} />
+          <Noticed person={p} />
+        </div>
+      )}
+    />
+  )
+}
+
+/** A reaction to a plant, whatever it came in. */
+const Noticed = only('record', function Noticed({ person }: { person: { id: string; name: string } }) {
+  const taxa = useTaxa()
+  const [taxon, setTaxon] = useState('')
+  return (
+    <Section
+      title="Something was noticed"
+      aside={<ButtonLink to={`/dosing/direct/new?person=${person.id}`}>Use a plant as it is</ButtonLink>}
+    >
+      <Choose
+        label="After which plant"
+        value={taxon}
+        onChange={setTaxon}
+        choices={(taxa.data ?? []).map((t) => ({ value: t.id, label: t.commonName, hint: t.name }))}
+      />
+      {taxon && <NoteReaction key={taxon} person={person} taxa={[taxon]} />}
+    </Section>
+  )
+})
