@@ -1,6 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
 import { mine } from '../api/outbox'
@@ -102,7 +102,7 @@ function SignedIn({
   const { pathname } = useLocation()
   // The browser itself places the focus of a page that was just loaded; later moves are ours.
   const shown = useRef(pathname)
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (shown.current === pathname) return undefined
     shown.current = pathname
     return toTheHeading()
@@ -207,20 +207,28 @@ function SignedIn({
   )
 }
 
-/** After a move the heading has the focus, so that whoever hears the page is told where they are. */
+/**
+ * After a move the heading has the focus, so that whoever hears the page is told where they are; in the moment it
+ * appears, and not if they are further by then: a key pressed next would go nowhere.
+ */
 function toTheHeading() {
-  let tries = 0
-  const timer = setInterval(() => {
+  const from = document.activeElement
+  const place = () => {
     const heading = document.querySelector<HTMLElement>('main h1')
-    // Whoever has begun to type meanwhile is left there.
-    const busy = document.activeElement instanceof HTMLInputElement
-    if (heading && !busy) {
+    if (!heading) return false
+    const now = document.activeElement
+    if (now === from || now === null || now === document.body) {
       heading.tabIndex = -1
       heading.focus({ preventScroll: true })
     }
-    if (heading || ++tries > 40) clearInterval(timer)
-  }, 50)
-  return () => clearInterval(timer)
+    return true
+  }
+  if (place()) return undefined
+  const watch = new MutationObserver(() => {
+    if (place()) watch.disconnect()
+  })
+  watch.observe(document.body, { childList: true, subtree: true })
+  return () => watch.disconnect()
 }
 
 /** What was written down without a line would be gone with the household's other things on the device. */
