@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.sallowbrook.core.field.season.Arrival;
+import org.sallowbrook.core.field.season.DailyMeans;
 import org.sallowbrook.core.field.season.DayWeather;
 import org.sallowbrook.core.field.season.Onset;
 import org.sallowbrook.core.field.season.Place;
@@ -99,6 +100,7 @@ public final class SeasonSimulation {
         for (int s = 0; s < STANDS; s++) {
             stand[s] = laplace(3.5);
         }
+        DailyMeans means = DailyMeans.of(weather);
         List<int[]> seen = new ArrayList<>();
         for (int y = FIRST; y < FIRST + YEARS; y++) {
             List<int[]> now = new ArrayList<>();
@@ -109,12 +111,12 @@ public final class SeasonSimulation {
                     now.add(new int[] {s, y, (int) Math.round(day)});
                 }
             }
-            score(weather, months, seen, now, y);
+            score(means, months, seen, now, y);
             seen.addAll(now);
         }
     }
 
-    private void score(List<DayWeather> weather, Set<Integer> months, List<int[]> seen, List<int[]> now, int year) {
+    private void score(DailyMeans weather, Set<Integer> months, List<int[]> seen, List<int[]> now, int year) {
         Progress ahead =
                 Progress.byWarmth(year, weather, LocalDate.of(year, 1, 1).minusDays(1), 0);
         Progress calendar = Progress.byCalendar(year);
@@ -161,7 +163,7 @@ public final class SeasonSimulation {
     }
 
     private static List<Onset.Seen> learnt(
-            List<DayWeather> weather, Set<Integer> months, List<int[]> seen, boolean calendar) {
+            DailyMeans weather, Set<Integer> months, List<int[]> seen, boolean calendar) {
         List<Onset.Seen> all = new ArrayList<>();
         Map<Integer, Progress> known = new TreeMap<>();
         for (int[] s : seen) {

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -205,6 +206,42 @@ public class CaringTest extends ServerTest {
         ilse.post("/api/dosing/direct/" + trial + "/strike", Map.of("reason", "it was Tam"))
                 .expect(200);
         assertThat(ilse.get("/api/dosing/direct/" + trial).status()).isEqualTo(404);
+    }
+
+    /** What stops somebody today is not evaded by a day on which nothing did. */
+    @Test
+    public void aUseNotedForAnotherDayIsHeldAgainstTodayAsWell() {
+        Chain chain = new Chain(as("ilse"), today(), now());
+        Client ilse = chain.client;
+        UUID before = id();
+        Map<String, Object> person = Chain.personBody(before);
+        ilse.post("/api/people", person).expect(200);
+        Map<String, Object> bite = chain.direct(id(), "lotId", chain.jar, "CHEWED", 0.1);
+        bite.put("personId", before);
+        bite.put("forTrial", true);
+        bite.put("on", today().minusDays(13));
+        ilse.post("/api/dosing/direct/check", bite).expect(200);
+        assertThat(refusing(ilse, bite)).isEmpty();
+        UUID operated = id();
+        person = Chain.personBody(operated);
+        person.put("operationOn", today().plusDays(3));
+        ilse.post("/api/people", person).expect(200);
+        bite.put("personId", operated);
+        assertThat(refusing(ilse, bite)).containsExactly("NOT_CHECKED");
+        assertThat(ilse.post("/api/dosing/direct", bite).expect(422).codes()).contains("NOT_CHECKED");
+        bite.put("grams", 3);
+        assertThat(refusing(ilse, bite)).contains("TRIAL_TOO_MUCH");
+    }
+
+    private static List<String> refusing(Client client, Map<String, Object> use) {
+        return client.post("/api/dosing/direct/check", use)
+                .expect(200)
+                .body()
+                .path("findings")
+                .valueStream()
+                .filter(f -> Set.of("STOP", "HOLD").contains(f.path("severity").asString()))
+                .map(f -> f.path("code").asString())
+                .toList();
     }
 
     private static Map<String, Object> phase(Chain chain, int fromDay, int days, UUID follows) {

@@ -4,11 +4,14 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Words;
 
 /**
  * Every gate between a bottle and a person: product, person, medicine, constituent, silence, dose, first time. Run when a
@@ -100,6 +103,12 @@ public final class DosingGate {
             "chest pain",
             "three days of fever");
 
+    /** Of a day's dose; a working figure of this tool, no source says how small a first trial is. */
+    private static final double TRIAL_SHARE = 0.1;
+
+    /** Of dried herb, where the card has no dose; a working figure of this tool. */
+    private static final double TRIAL_WITHOUT_A_DOSE_G = 0.2;
+
     private DosingGate() {}
 
     public static List<Finding> check(Product product, Person person, Intake intake, LocalDate on) {
@@ -127,8 +136,12 @@ public final class DosingGate {
     }
 
     private static void firstTime(Case c) {
+        if (c.intake.forTrial()) {
+            trial(c);
+            return;
+        }
         // Nobody is asked to try what is stopped for them.
-        if (!c.intake.trialDone() && !c.intake.forTrial() && !Finding.any(c.findings, Severity.STOP)) {
+        if (!c.intake.trialDone() && !Finding.any(c.findings, Severity.STOP)) {
             c.hold(
                     "FIRST_TIME",
                     c.person.name() + " has not had a first small trial of every plant in it.",
@@ -136,5 +149,48 @@ public final class DosingGate {
                             ? "Take one small dose, wait a day, and record how it went."
                             : "Try it on a small patch of skin, wait a day, and record how it went.");
         }
+    }
+
+    /** It passes what an untried plant is held by, so it has to be small: a trial is no way to a full dose. */
+    private static void trial(Case c) {
+        if (!c.byMouth()) {
+            if (c.intake.skin() != Skin.INTACT) {
+                c.stop(
+                        "TRIAL_ON_A_CUT",
+                        "A first trial is made on whole skin: on a cut nobody can tell what the plant did.",
+                        "Take a patch of whole skin, the size of a coin.");
+            }
+            return;
+        }
+        Interval equivalent = c.product.driedEquivalentGPerMl();
+        for (Product.Herb herb : c.product.herbs()) {
+            // Of what nobody knows the water of, the larger end: as if all of it were dried herb.
+            double dried = c.intake.mostMlPerDay() * (equivalent == null ? 1 : equivalent.high()) * herb.fraction();
+            double most = mostForTrialG(herb);
+            if (!(dried > 0)) {
+                c.findings.add(Finding.note(
+                        "TRIAL_UNWEIGHED",
+                        "How much of " + herb.taxon().commonName() + " the trial is was not weighed.",
+                        "One bite, the size of a fingernail, not a handful; then wait a day."));
+            } else if (dried > most) {
+                c.stop(
+                        "TRIAL_TOO_MUCH",
+                        "A first trial is at most " + Words.grams(most) + " of dried "
+                                + herb.taxon().commonName() + "; this comes to " + Words.grams(dried) + ".",
+                        "Take less, wait a day, and record how it went.");
+            }
+        }
+    }
+
+    /** A tenth of the least that the card gives for a day, or a working figure of this tool where it gives nothing. */
+    private static double mostForTrialG(Product.Herb herb) {
+        return herb.taxon().usedPart(herb.part()).stream()
+                        .flatMap(p -> p.doses().stream())
+                        .filter(d -> d.route() == Taxon.Route.INTERNAL)
+                        .mapToDouble(d -> d.driedGPerDay().low())
+                        .filter(g -> g > 0)
+                        .min()
+                        .orElse(TRIAL_WITHOUT_A_DOSE_G / TRIAL_SHARE)
+                * TRIAL_SHARE;
     }
 }

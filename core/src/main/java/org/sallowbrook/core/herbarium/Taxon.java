@@ -407,6 +407,12 @@ public record Taxon(
         return new Taxon(id, draft, naming, growth, harm, looks.also(likeness), usage, cautions, source);
     }
 
+    /** Equal cards have one id; to hash all of a card for each set it stands in takes longer than what is asked of the set. */
+    @Override
+    public int hashCode() {
+        return id.hashCode();
+    }
+
     /** Poisonous, deadly, or rich in a poison that taking it brings out: a risk to whatever is gathered for the mouth. */
     public boolean harmsWhenTaken() {
         return danger().dangerous() || constituents().stream().anyMatch(Constituent::harmsWhenTaken);

@@ -111,6 +111,45 @@ public class DirectTest {
                 .containsExactly("STOP DOSE_ABOVE_CARD");
     }
 
+    @DataProvider
+    public Object[][] trials() {
+        Taxon food = herb(Route.INTERNAL, Route.EXTERNAL).food("young tops", "").build();
+        Taxon undosed = Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.INTERNAL))
+                .food("young tops", "")
+                .build();
+        return new Object[][] {
+            // The card's least is 1 g a day: a tenth of it, as dried.
+            {dried(BOTH), Manner.CHEWED, 0.1, null, List.of()},
+            {dried(BOTH), Manner.CHEWED, 0.11, null, List.of("STOP TRIAL_TOO_MUCH")},
+            {dried(food), Manner.EATEN, 0.11, null, List.of("STOP TRIAL_TOO_MUCH")},
+            {dried(food), Manner.EATEN, null, null, List.of()},
+            {dried(undosed), Manner.EATEN, 0.2, null, List.of()},
+            {dried(undosed), Manner.EATEN, 0.21, null, List.of("STOP TRIAL_TOO_MUCH")},
+            {dried(BOTH), Manner.COMPRESS, null, Skin.INTACT, List.of()},
+            {
+                dried(BOTH),
+                Manner.COMPRESS,
+                null,
+                Skin.SMALL_CLEAN_CUT,
+                List.of("STOP TRIAL_ON_A_CUT", "WARN FRESH_ON_CUT")
+            },
+        };
+    }
+
+    /** It passes the hold of an untried plant, so it is small. */
+    @Test(dataProvider = "trials")
+    public void aFirstTrialIsSmall(
+            Product product, Manner manner, @Nullable Double grams, @Nullable Skin skin, List<String> findings) {
+        double g = grams == null || manner.way() == DosingGate.Way.SKIN ? 0 : grams;
+        DosingGate.Intake untried =
+                new DosingGate.Intake(manner.way(), null, g, g, 1, List.of(), false, true, skin, 0, DAY, null);
+        assertThat(Direct.check(product, ILSE, manner, grams, skin, untried, DAY).stream()
+                        .map(f -> f.severity() + " " + f.code())
+                        .filter(f -> !f.startsWith("NOTE")))
+                .isEqualTo(findings);
+    }
+
     /** A meal is no way round what stops a bottle. */
     @Test
     public void everyOtherGateHoldsForFood() {

@@ -149,7 +149,7 @@ class CourseGates {
                         a.lastDay(),
                         Exposures.inducerLastOn(history))));
         boolean byMouth = a.way() == DosingGate.Way.MOUTH;
-        // Once for each product: to put a card into a set is to hash all of it.
+        // Once for each product, not for each day.
         Map<Product, Set<Taxon>> plants = new IdentityHashMap<>();
         findings.addAll(LongRun.check(
                 plants(a.product()),

@@ -28,6 +28,7 @@ import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
@@ -312,7 +313,7 @@ public class CourseService implements DueSource {
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
                 proposal(request, product, person, lot),
-                units(lot, product).stream()
+                units(lot).stream()
                         .map(u -> new DoseUnitView(u.unit(), u.each(), u.words()))
                         .toList(),
                 DoseUnits.usual(grams(lot), product.strength().fraction(), request.perDoseMl()),
@@ -376,23 +377,31 @@ public class CourseService implements DueSource {
         return lot.unit().equals("g");
     }
 
-    private List<DoseUnits.Offered> units(LotView lot, Product product) {
+    private List<DoseUnits.Offered> units(LotView lot) {
+        Map<HouseMeasure, Double> own = measures.mostMl(List.of(
+                HouseMeasure.LEVEL_TEASPOON,
+                HouseMeasure.LEVEL_TABLESPOON,
+                HouseMeasure.CUP,
+                HouseMeasure.DROP,
+                HouseMeasure.SQUIRT));
         return DoseUnits.of(
                 grams(lot),
-                product.strength().fraction(),
+                lot.strengthPercent() == null
+                        ? 0
+                        : Strength.ofPercent(lot.strengthPercent()).fraction(),
                 new DoseUnits.Kit(
-                        measures.mostMl(HouseMeasure.LEVEL_TEASPOON),
-                        measures.mostMl(HouseMeasure.LEVEL_TABLESPOON),
-                        measures.mostMl(HouseMeasure.CUP),
-                        measures.mostMl(HouseMeasure.DROP),
-                        measures.mostMl(HouseMeasure.SQUIRT)));
+                        own.get(HouseMeasure.LEVEL_TEASPOON),
+                        own.get(HouseMeasure.LEVEL_TABLESPOON),
+                        own.get(HouseMeasure.CUP),
+                        own.get(HouseMeasure.DROP),
+                        own.get(HouseMeasure.SQUIRT)));
     }
 
     /** So much in what the course is counted out in, "40 drops"; empty where that is the product's own unit. */
     private String counted(CourseRequest request, LotView lot, double amount) {
         return request.countedIn() == null
                 ? ""
-                : units(lot, products.of(lot.id())).stream()
+                : units(lot).stream()
                         .filter(u -> u.unit() == request.countedIn() && u.each() != 1)
                         .findFirst()
                         .map(u -> DoseUnits.words(amount, u))
@@ -422,7 +431,7 @@ public class CourseService implements DueSource {
     /** A tea is proposed in parts of a cup that somebody can pour; what is measured is left as it is. */
     private Double countable(double amount, Product product, LotView lot) {
         Dose.Unit usual = DoseUnits.usual(grams(lot), product.strength().fraction(), amount);
-        return units(lot, product).stream()
+        return units(lot).stream()
                 .filter(u -> u.unit() == usual && u.each() != 1)
                 .findFirst()
                 .map(u -> DoseUnits.countable(amount, u))

@@ -303,7 +303,7 @@ public class DirectService implements DueSource {
         // A date in the past evades nothing that stops it now.
         if (!r.on().equals(today)) {
             judgeOn(r, product, today).stream()
-                    .filter(f -> f.severity() == Severity.STOP
+                    .filter(f -> (f.severity() == Severity.STOP || f.severity() == Severity.HOLD)
                             && findings.stream().noneMatch(k -> k.code().equals(f.code())))
                     .forEach(findings::add);
         }

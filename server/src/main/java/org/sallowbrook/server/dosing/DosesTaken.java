@@ -18,11 +18,4 @@ interface DosesTaken extends JpaRepository<DoseTaken, UUID> {
             + " from DoseTaken d join CourseEntity c on c.id = d.courseId"
             + " where c.personId = :person and d.onDay >= :from")
     List<OfPerson> ofPerson(UUID person, LocalDate from);
-
-    /** The same summed by course and day: what counts over a year. */
-    @Query(
-            "select new org.sallowbrook.server.dosing.DosesTaken$OfPerson(d.courseId, c.lotId, c.way, d.onDay, sum(d.ml))"
-                    + " from DoseTaken d join CourseEntity c on c.id = d.courseId"
-                    + " where c.personId = :person and d.onDay >= :from group by d.courseId, c.lotId, c.way, d.onDay")
-    List<OfPerson> daysOf(UUID person, LocalDate from);
 }

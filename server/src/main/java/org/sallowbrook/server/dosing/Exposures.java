@@ -40,7 +40,7 @@ class Exposures {
     private final Courses courses;
     private final DirectUses uses;
     private final HerbariumService herbarium;
-    private final DosesTaken doses;
+    private final TakenDays doses;
     private final Products products;
     private final CourseStore store;
 
@@ -48,7 +48,7 @@ class Exposures {
             Courses courses,
             DirectUses uses,
             HerbariumService herbarium,
-            DosesTaken doses,
+            TakenDays doses,
             Products products,
             CourseStore store) {
         this.courses = courses;
@@ -60,7 +60,7 @@ class Exposures {
     }
 
     List<TakenOf> history(UUID personId, LocalDate until) {
-        List<DosesTaken.OfPerson> taken = doses.daysOf(personId, until.minusDays(LOOK_BACK_DAYS));
+        List<DosesTaken.OfPerson> taken = doses.of(personId, until.minusDays(LOOK_BACK_DAYS));
         Map<UUID, Product> contents = products.contents(
                 taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
         List<TakenOf> all = new ArrayList<>();

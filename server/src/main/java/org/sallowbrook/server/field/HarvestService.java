@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
+import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.OnThePiece;
 import org.sallowbrook.core.field.Sex;
 import org.sallowbrook.core.field.Tag;
@@ -231,7 +232,8 @@ public class HarvestService implements DueSource {
         gatekeeper.pass(
                 "harvest",
                 id,
-                HarvestGate.broughtHome(looks.speaking(stand, harvest.onDay), stand.doubted, stand.site()),
+                HarvestGate.broughtHome(
+                        looks.speaking(stand, harvest.onDay, looks.looks(stand)), stand.doubted, stand.site()),
                 List.of());
         harvest.massG = request.massG();
         harvests.saveAndFlush(harvest);
@@ -320,6 +322,7 @@ public class HarvestService implements DueSource {
             return List.of(HarvestGate.unknownPlant());
         }
         Taxon taxon = herbarium.taxon(stand.taxonId);
+        List<IdentityOnRecord.Look> seen = looks.looks(stand);
         Set<String> described = new java.util.HashSet<>();
         taxon.characters().forEach(s -> described.add(s.character()));
         Set<String> tells = new java.util.HashSet<>(request.tells());
@@ -328,9 +331,9 @@ public class HarvestService implements DueSource {
                 taxon,
                 request.part(),
                 new HarvestGate.Identity(
-                        looks.speaking(stand, request.on()),
+                        looks.speaking(stand, request.on(), seen),
                         stand.doubted,
-                        looks.second(stand, request.on(), looks.looks(stand)),
+                        looks.second(stand, request.on(), seen),
                         taxon.lookAlikes().stream()
                                 .anyMatch(
                                         l -> herbarium.taxon(l.taxon()).danger().dangerous()),

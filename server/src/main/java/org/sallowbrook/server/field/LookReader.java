@@ -39,14 +39,12 @@ class LookReader {
     }
 
     List<IdentityOnRecord.Look> looks(Stand stand) {
-        return all.findAllByStandIdOrderByOnDayDescKeptAtDesc(stand.id).stream()
-                .map(StandIdentification::look)
-                .toList();
+        return all.at(stand.id).stream().map(StandIdentifications.At::look).toList();
     }
 
     /** The look that speaks for a stand on a day. */
-    IdentityOnRecord.@Nullable Look speaking(Stand stand, LocalDate day) {
-        return IdentityOnRecord.on(day, stand.taxonId(), looks(stand));
+    IdentityOnRecord.@Nullable Look speaking(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {
+        return IdentityOnRecord.on(day, stand.taxonId(), looks);
     }
 
     IdentityOnRecord.SecondLook second(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
+import org.sallowbrook.core.field.season.DailyMeans;
 import org.sallowbrook.core.field.season.DayWeather;
 import org.sallowbrook.core.field.season.Onset;
 import org.sallowbrook.core.field.season.Place;
@@ -194,7 +195,7 @@ public class SeasonService {
     private final class Year {
 
         private final LocalDate today;
-        private final List<DayWeather> readings;
+        private final DailyMeans readings;
         private final Place home;
         private final Map<String, Progress> known = new HashMap<>();
         private final Map<UUID, Stand> named = new HashMap<>();
@@ -202,7 +203,7 @@ public class SeasonService {
 
         Year(LocalDate today) {
             this.today = today;
-            this.readings = weather.past();
+            this.readings = DailyMeans.of(weather.past());
             Place place = people.place();
             this.home = place == null ? Place.OF_THE_CARDS : place;
             stands.findAll().forEach(s -> named.put(s.id, s));

@@ -128,8 +128,8 @@ public class StandService implements UsesTaxon {
         identifications.newest().forEach(i -> newest.putIfAbsent(i.standId, i));
         Map<UUID, List<IdentityOnRecord.Look>> seen = new HashMap<>();
         identifications
-                .findAllByOnDayGreaterThanEqual(people.today().minusDays(Tag.VALID_DAYS))
-                .forEach(i -> seen.computeIfAbsent(i.standId, k -> new java.util.ArrayList<>())
+                .since(people.today().minusDays(Tag.VALID_DAYS))
+                .forEach(i -> seen.computeIfAbsent(i.standId(), k -> new java.util.ArrayList<>())
                         .add(i.look()));
         return stands.findAllByPutAwayOnIsNullOrderByName().stream()
                 .map(s -> view(s, newest.get(s.id), seen.getOrDefault(s.id, List.of())))
@@ -307,9 +307,8 @@ public class StandService implements UsesTaxon {
     StandView view(Stand s) {
         return view(
                 s,
-                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(s.id).stream()
-                        .filter(i -> i.forTaxon.equals(s.taxonId()))
-                        .findFirst()
+                identifications
+                        .findFirstByStandIdAndForTaxonOrderByOnDayDescKeptAtDesc(s.id, s.taxonId())
                         .orElse(null),
                 looks.looks(s));
     }

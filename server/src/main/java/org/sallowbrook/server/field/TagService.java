@@ -61,14 +61,14 @@ public class TagService {
         if (once.repeated("tag", request.id(), tags::existsById, standId, request)) {
             return view(tags.findById(request.id()).orElseThrow(() -> new Problem.NotFound("tag")));
         }
-        StandIdentification newest = identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(standId).stream()
-                .findFirst()
+        StandIdentification newest = identifications
+                .findFirstByStandIdOrderByOnDayDescKeptAtDesc(standId)
                 .orElse(null);
         IdentityOnRecord.Look look = IdentityOnRecord.on(
                 people.today(),
                 stand.taxonId,
-                identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(standId).stream()
-                        .map(StandIdentification::look)
+                identifications.at(standId).stream()
+                        .map(StandIdentifications.At::look)
                         .toList());
         if (newest == null
                 || look == null

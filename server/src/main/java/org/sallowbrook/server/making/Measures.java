@@ -2,9 +2,12 @@ package org.sallowbrook.server.making;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
@@ -141,13 +144,11 @@ public class Measures {
         return measure.grams(amount, weighed, of(known, m -> m.taxonId == null && m.lotId == null), bulkGPerMl);
     }
 
-    /** What one of it holds of water, the largest that was measured; null where nobody did. */
+    /** What one of each holds of water, the largest that was measured; a measure nobody filled is not in it. */
     @Transactional(readOnly = true)
-    public @Nullable Double mostMl(HouseMeasure measure) {
-        List<Double> held = of(
-                measures.findAllByMeasureOrderByNotedOnDescIdDesc(measure, Limit.of(MOST)),
-                m -> m.taxonId == null && m.lotId == null);
-        return held.isEmpty() ? null : java.util.Collections.max(held);
+    public Map<HouseMeasure, Double> mostMl(Collection<HouseMeasure> which) {
+        return measures.mostOfWater(which).stream()
+                .collect(Collectors.toMap(MeasuredOnces.Most::measure, MeasuredOnces.Most::ml));
     }
 
     private static List<Double> of(List<MeasuredOnce> known, Predicate<MeasuredOnce> which) {

@@ -29,18 +29,22 @@ class Standing implements SourceGuard {
             @Nullable String ground,
             double remaining) {}
 
-    // Native SQL is not filtered by household, so each step carries it.
+    // Native SQL is not filtered by household, so each step carries it. Laterals with an offset, that each step goes by
+    // the
+    // index: guessing how many rows a recursion has, the planner else reads all links and lots there are for one
+    // descent.
     private static final String DESCENT = """
             with recursive up(id) as (
                 select cast(:lot as uuid)
                 union
-                select l.from_lot from lot_link l join up on l.to_lot = up.id
-                where l.household_id = :household
+                select l.from_lot from up cross join lateral (
+                    select from_lot from lot_link where to_lot = up.id and household_id = :household offset 0) l
             )
             select o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.remaining,
                    s.doubted as stand_doubted, s.doubt_reason as stand_doubt_reason, s.ground
-            from up join lot o on o.id = up.id left join stand s on s.id = o.id
-            where o.household_id = :household""";
+            from up cross join lateral (
+                select * from lot where id = up.id and household_id = :household offset 0) o
+            left join stand s on s.id = o.id""";
 
     private final JdbcClient jdbc;
 

@@ -51,8 +51,8 @@ public class TracingService {
             with recursive reached(id) as (
                 select cast(:lot as uuid)
                 union
-                select l.to_lot from lot_link l join reached r on l.from_lot = r.id
-                where l.household_id = :household
+                select l.to_lot from reached r cross join lateral (
+                    select to_lot from lot_link where from_lot = r.id and household_id = :household offset 0) l
             )
             select id from reached where id <> :lot""";
 
@@ -60,8 +60,8 @@ public class TracingService {
             with recursive reached(id) as (
                 select cast(:lot as uuid)
                 union
-                select l.from_lot from lot_link l join reached r on l.to_lot = r.id
-                where l.household_id = :household
+                select l.from_lot from reached r cross join lateral (
+                    select from_lot from lot_link where to_lot = r.id and household_id = :household offset 0) l
             )
             select id from reached where id <> :lot""";
 
@@ -69,8 +69,8 @@ public class TracingService {
             with recursive reached(id) as (
                 select unnest(cast(:lots as uuid[]))
                 union
-                select l.from_lot from lot_link l join reached r on l.to_lot = r.id
-                where l.household_id = :household
+                select l.from_lot from reached r cross join lateral (
+                    select from_lot from lot_link where to_lot = r.id and household_id = :household offset 0) l
             )
             select id from reached""";
 

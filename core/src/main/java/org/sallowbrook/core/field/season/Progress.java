@@ -1,11 +1,9 @@
 package org.sallowbrook.core.field.season;
 
 import java.time.LocalDate;
-import java.time.Year;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 
 /**
@@ -52,35 +50,30 @@ public final class Progress {
      * By warmth, as far as there are readings of this year and of at least {@value #LEAST_YEARS} years before; else by the
      * calendar.
      *
-     * @param readings of any years, in any order
      * @param today readings after it are not looked at
      * @param aboveStationM how much higher the plant stands than the readings are taken
      */
-    public static Progress byWarmth(int year, List<DayWeather> readings, LocalDate today, double aboveStationM) {
+    public static Progress byWarmth(int year, DailyMeans readings, LocalDate today, double aboveStationM) {
         Checks.begin().range("aboveStationM", aboveStationM, -5000, 5000).done();
-        Map<LocalDate, Double> gain = new TreeMap<>();
-        for (DayWeather w : readings) {
-            if (!w.day().isAfter(today)) {
-                gain.put(w.day(), Math.max(0, w.meanC() - LAPSE_C_PER_M * aboveStationM - BASE_C));
-            }
-        }
+        double coldestThatCounts = BASE_C + LAPSE_C_PER_M * aboveStationM;
         List<double[]> past = new ArrayList<>();
-        int first = gain.keySet().stream().mapToInt(LocalDate::getYear).min().orElse(year);
-        for (int y = first; y < year; y++) {
-            double[] of = gains(gain, y);
-            if (of != null) {
-                past.add(of);
+        for (int y : readings.before(year).keySet()) {
+            double[] gains = gains(readings.of(y, today), coldestThatCounts);
+            if (gains != null) {
+                past.add(gains);
             }
         }
         if (past.size() < LEAST_YEARS) {
             return byCalendar(year);
         }
+        double[] known = readings.of(year, today);
         double[][] reached = new double[past.size()][DAYS];
         for (int c = 0; c < past.size(); c++) {
             double sum = 0;
             for (int d = 0; d < DAYS; d++) {
-                Double now = d < Year.of(year).length() ? gain.get(LocalDate.ofYearDay(year, d + 1)) : null;
-                sum += now == null ? past.get(c)[d] : now;
+                sum += known == null || Double.isNaN(known[d])
+                        ? past.get(c)[d]
+                        : Math.max(0, known[d] - coldestThatCounts);
                 reached[c][d] = sum;
             }
         }
@@ -88,14 +81,18 @@ public final class Progress {
     }
 
     /** Each day's gain in a year that is known nearly whole; a missing day gains as the one before. */
-    private static double @org.jspecify.annotations.Nullable [] gains(Map<LocalDate, Double> gain, int year) {
+    private static double @Nullable [] gains(double @Nullable [] means, double coldestThatCounts) {
+        if (means == null) {
+            return null;
+        }
         double[] of = new double[DAYS];
         int known = 0;
         double last = 0;
         for (int d = 0; d < DAYS; d++) {
-            Double g = d < Year.of(year).length() ? gain.get(LocalDate.ofYearDay(year, d + 1)) : null;
-            known += g == null ? 0 : 1;
-            last = g == null ? last : g;
+            if (!Double.isNaN(means[d])) {
+                known++;
+                last = Math.max(0, means[d] - coldestThatCounts);
+            }
             of[d] = last;
         }
         return known < LEAST_DAYS ? null : of;

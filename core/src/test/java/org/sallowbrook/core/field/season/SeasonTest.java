@@ -43,7 +43,7 @@ public class SeasonTest {
 
     @Test
     public void degreeDaysAreTheMeanOverTheBaseSummed() {
-        Progress p = Progress.byWarmth(2026, years(2016, 2026), TODAY, 0);
+        Progress p = Progress.byWarmth(2026, DailyMeans.of(years(2016, 2026)), TODAY, 0);
         assertThat(p.warmth()).isTrue();
         assertThat(p.courses()).isEqualTo(10);
         double sum = 0;
@@ -58,13 +58,14 @@ public class SeasonTest {
         // Ahead each course runs as its own year did, the warmer ones further.
         assertThat(p.reached(9, 300)).isGreaterThan(p.reached(0, 300));
         // Ninety metres up it is half a degree and more colder, every day.
-        assertThat(Progress.byWarmth(2026, years(2016, 2026), TODAY, 90).mean(200))
+        assertThat(Progress.byWarmth(2026, DailyMeans.of(years(2016, 2026)), TODAY, 90)
+                        .mean(200))
                 .isLessThan(p.mean(200) - 30);
     }
 
     @Test
     public void withoutThreeYearsOfWeatherADayIsADay() {
-        Progress p = Progress.byWarmth(2026, years(2024, 2026), TODAY, 0);
+        Progress p = Progress.byWarmth(2026, DailyMeans.of(years(2024, 2026)), TODAY, 0);
         assertThat(p.warmth()).isFalse();
         assertThat(p.mean(100)).isEqualTo(100);
         assertThat(p.perDay(100)).isEqualTo(1);
@@ -185,7 +186,7 @@ public class SeasonTest {
         // In January of what the card begins in December.
         assertThat(Readiness.late(Progress.byCalendar(2025), HERE, Set.of(12, 1, 2), LocalDate.of(2025, 1, 3)))
                 .isCloseTo(24, within(1e-9));
-        Progress warm = Progress.byWarmth(2025, years(2016, 2025), LocalDate.of(2025, 12, 31), 0);
+        Progress warm = Progress.byWarmth(2025, DailyMeans.of(years(2016, 2025)), LocalDate.of(2025, 12, 31), 0);
         double late = Readiness.late(warm, HERE, Set.of(6, 7, 8), LocalDate.of(2025, 6, 22));
         assertThat(late / warm.perDay(165)).isCloseTo(12, within(1.5));
     }
