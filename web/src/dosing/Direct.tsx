@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { LookedAgain } from '../field/LookedAgain'
 import { useStands } from '../field/queries'
 import { useTaxon } from '../herbarium/queries'
@@ -15,15 +15,16 @@ import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
 import { MANNER, PART, SKIN, STAGE } from '../ui/dictionary'
 import { Findings, inBreath } from '../ui/Findings'
-import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
+import { useHere, useKeptId, useTyped } from '../ui/kept'
 import { pageOnly, useMay } from '../ui/may'
 import { Empty, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
-import { useLive } from '../ui/useLive'
 import { date, figure } from '../ui/words'
+import { useSaved } from '../ui/useSaved'
 import { NoteReaction } from './Reactions'
+import { useJudged } from './useJudged'
 
 type Request = Schemas['DirectRequest']
 type Manner = Request['manner']
@@ -58,7 +59,6 @@ function Form({
   stands: Schemas['StandView'][]
 }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const [search] = useSearchParams()
   const here = useHere()
   const id = useKeptId(here)
@@ -125,23 +125,21 @@ function Form({
       : null
   // What is not said yet is not asked about.
   const said = onSkin ? skin !== '' : manner === 'EATEN' ? stand || grams : grams
-  const check = useLive('direct', body && said ? { ...body, acknowledged: [] } : null, (b, signal) =>
-    ask(api.POST('/api/dosing/direct/check', { body: b, signal })),
+  const check = useJudged(
+    'direct',
+    body && said ? { ...body, acknowledged: [] } : null,
+    (b, signal) => ask(api.POST('/api/dosing/direct/check', { body: b, signal })),
+    ['STOP', 'HOLD'],
   )
-  const save = useMutation({
-    mutationFn: () => {
+  const { findings, stopped } = check
+  const save = useSaved(
+    here,
+    () => {
       if (!body) throw new Error('nothing chosen')
       return ask(api.POST('/api/dosing/direct', { body }))
     },
-    onSuccess: async (d) => {
-      forget(here)
-      await queries.invalidateQueries()
-      await navigate(`/dosing/direct/${d.id}`)
-    },
-  })
-  const invalid = check.error instanceof ProblemError && check.error.problem.status === 400
-  const findings = invalid ? [] : (check.data?.findings ?? [])
-  const stopped = findings.some((f) => f.severity === 'STOP' || f.severity === 'HOLD')
+    (d) => navigate(`/dosing/direct/${d.id}`),
+  )
   if (sources.length === 0) {
     return (
       <Page title="Use a plant as it is">
@@ -270,7 +268,7 @@ function Form({
           <Button
             kind="main"
             type="submit"
-            disabled={!body || invalid || (stopped && !done) || save.isPending || !check.data}
+            disabled={!body || check.invalid || (stopped && !done) || save.isPending || !check.said}
           >
             Note the use
           </Button>

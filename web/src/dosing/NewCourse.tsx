@@ -1,9 +1,8 @@
 import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { api, ask, ProblemError, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { useTaxon } from '../herbarium/queries'
 import { useKeepsTo, usePeople } from '../household/queries'
 import { useLots } from '../shelf/queries'
@@ -13,15 +12,16 @@ import { Button, Input, NumberInput, Slider, Toggle } from '../ui/controls'
 import { Announce } from '../ui/Announce'
 import { Findings, inBreath } from '../ui/Findings'
 import { Because, Figure, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
-import { useLive } from '../ui/useLive'
 import { CAUTION_STATUS, LOT_STATE, RELATION, SKIN, VESSEL, WAY } from '../ui/dictionary'
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { DoseAmount } from './DoseAmount'
 import { PatternFields, startOf } from './PatternFields'
 import { pageOnly } from '../ui/may'
-import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
+import { useHere, useKeptId, useTyped } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
+import { useSaved } from '../ui/useSaved'
+import { useJudged } from './useJudged'
 
 type Request = Schemas['CourseRequest']
 type Pattern = Request['pattern']
@@ -45,7 +45,6 @@ export const NewCourse = pageOnly('record', function NewCourse() {
 
 function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Schemas['LotView'][] }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const today = isoToday()
   const [search] = useSearchParams()
   const products = lots.filter((l) => l.stage === 'FILLED' && l.remaining > 0)
@@ -123,28 +122,25 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           acknowledged: reasons.list,
         }
       : null
-  const check = useLive('course', body && { ...body, acknowledged: [] }, (b, signal) =>
-    ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
+  const check = useJudged(
+    'course',
+    body && { ...body, acknowledged: [] },
+    (b, signal) => ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
+    ['STOP'],
   )
-  const plan = check.data
+  const { said: plan, findings, stopped } = check
   if (plan && !check.behind) {
     const now = { ml: plan.proposal.perDoseMl ?? null, days: plan.proposal.days, unit: plan.usualUnit }
     if (now.ml !== proposed.ml || now.days !== proposed.days || now.unit !== proposed.unit) setProposed(now)
   }
-  const save = useMutation({
-    mutationFn: () => {
+  const save = useSaved(
+    here,
+    () => {
       if (!body) throw new Error('nothing chosen')
       return ask(api.POST('/api/dosing/courses', { body }))
     },
-    onSuccess: async (c) => {
-      forget(here)
-      await queries.invalidateQueries()
-      await navigate(`/dosing/courses/${c.id}`)
-    },
-  })
-  const invalid = check.error instanceof ProblemError && check.error.problem.status === 400
-  const findings = invalid ? [] : (plan?.findings ?? [])
-  const stopped = findings.some((f) => f.severity === 'STOP')
+    (c) => navigate(`/dosing/courses/${c.id}`),
+  )
   const doses = (taxon.data?.parts ?? []).filter((p) => p.part === herb?.part).flatMap((p) => p.doses)
   return (
     <Page title="Plan a course">
@@ -346,7 +342,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           <ProblemNotice error={save.error ?? check.error} />
           <Button
             kind="main"
-            disabled={!plan || invalid || stopped || save.isPending}
+            disabled={!plan || check.invalid || stopped || save.isPending}
             onClick={() => save.mutate()}
           >
             Start the course

@@ -1,17 +1,17 @@
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Controller, useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
-import { draftKey, forget, read, useKeptId, write } from '../ui/kept'
+import { draftKey, read, useKeptId, write } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
 import { degreesOf, numberOf } from '../ui/read'
 import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
+import { useSaved } from '../ui/useSaved'
 
 const form = z.object({
   taxonId: z.string(),
@@ -81,7 +81,6 @@ const whereOf = (s: Partial<Schemas['StandView']> | undefined) => ({
 
 export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onDone: () => void }) {
   const taxa = useTaxa()
-  const queries = useQueryClient()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ stand, version: stand?.version ?? 0 })
   const draft = `stand ${stand?.id ?? 'new'} ${seen.version}`
@@ -108,8 +107,9 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       callback: ({ values }) => write(draftKey(draft, 'values'), values),
     })
   }, [subscribe, draft])
-  const save = useMutation({
-    mutationFn: ({ v, version }: { v: Values; version: number }) => {
+  const save = useSaved(
+    draft,
+    ({ v, version }: { v: Values; version: number }) => {
       const body = {
         ...v,
         taxonId: v.taxonId || undefined,
@@ -130,12 +130,8 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
           )
         : ask(api.POST('/api/field/stands', { body }))
     },
-    onSuccess: async () => {
-      forget(draft)
-      await queries.invalidateQueries()
-      onDone()
-    },
-  })
+    onDone,
+  )
   const { setError } = f
   useEffect(() => {
     if (save.error instanceof ProblemError) {

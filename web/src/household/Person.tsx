@@ -1,7 +1,6 @@
-import { forget, useKept, useKeptId } from '../ui/kept'
+import { useKept, useKeptId } from '../ui/kept'
 import { isoToday } from '../ui/clock'
 import { number } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
@@ -14,6 +13,7 @@ import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
 import { useFamilies, usePeople } from './queries'
 import { Only } from '../ui/may'
+import { useSaved } from '../ui/useSaved'
 
 type PersonView = Schemas['PersonView']
 type Body = Schemas['PersonRequest']
@@ -82,7 +82,6 @@ function PersonForm({
   more: ((person: PersonView) => React.ReactNode) | undefined
 }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ person, version: person?.version ?? 0 })
   // By its version: what was typed over something that has changed since is not brought back.
@@ -122,8 +121,9 @@ function PersonForm({
     operationOn: operation || undefined,
     recipient,
   })
-  const save = useMutation({
-    mutationFn: ({ version, sent }: { version: number; sent: Body }) =>
+  const save = useSaved(
+    draft,
+    ({ version, sent }: { version: number; sent: Body }) =>
       person
         ? ask(
             api.PUT('/api/people/{id}', {
@@ -132,12 +132,8 @@ function PersonForm({
             }),
           )
         : ask(api.POST('/api/people', { body: sent })),
-    onSuccess: async () => {
-      forget(draft)
-      await queries.invalidateQueries()
-      await navigate('/dosing')
-    },
-  })
+    () => navigate('/dosing'),
+  )
   const problem = save.error instanceof ProblemError ? save.error.problem : undefined
   const at = (field: string) => problem?.errors?.find((e) => e.field === field)?.message
   const flip = <T,>(list: T[], item: T) =>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { waits } from '../api/outbox'
 import { useCharacters } from '../herbarium/queries'
@@ -150,6 +150,7 @@ function Round({
   const [ended, setEnded] = useState(false)
   const [again, setAgain] = useState<Observation[]>([])
   const [notAgain, setNotAgain] = useState(false)
+  const asking = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (stage === null || steps.length === 0) return
     const now: Begun = { stage, conditions, steps, wentOn, ended, again, notAgain }
@@ -302,10 +303,20 @@ function Round({
           !choosing && !alone && !further && observations.length > 0 && next.data?.settled === true
         const first = choosing || settled ? undefined : alone ? open[0] : open.find((c) => c.id === asked)
         const rest = open.filter((c) => c.id !== first?.id)
-        const see = (character: string, state: string | null) => setSteps([...steps, { character, state }])
+        const see = (character: string, state: string | null) => {
+          setSteps([...steps, { character, state }])
+          // The question that was answered is gone, and the focus with it.
+          asking.current?.focus({ preventScroll: true })
+        }
         return (
           <div className="grid gap-4 lg:grid-cols-[minmax(0,48rem)_minmax(0,1fr)]">
-            <div className="space-y-3">
+            <div
+              ref={asking}
+              role="group"
+              aria-label="What to look at"
+              tabIndex={-1}
+              className="space-y-3 outline-none"
+            >
               <div className="flex flex-wrap items-end gap-3">
                 <p>
                   It is now <strong>{STAGE[stage]}</strong>.{' '}
@@ -381,7 +392,8 @@ function Round({
                 <p>Everything that can be seen at this stage has been looked at.</p>
               )}
               {!alone && <ProblemNotice error={next.error} />}
-              <details>
+              {/* The next question comes in above it: what moves under a thumb is not to be pressed until it stands. */}
+              <details inert={choosing}>
                 <summary className="text-note min-h-6 cursor-pointer underline">
                   Any other character, in any order ({rest.length})
                 </summary>

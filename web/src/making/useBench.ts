@@ -1,4 +1,3 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import type { paths } from '../api/schema'
@@ -7,7 +6,8 @@ import { isoToday } from '../ui/clock'
 import { inBreath } from '../ui/Findings'
 import { useLive } from '../ui/useLive'
 import { range } from '../ui/words'
-import { forget, useHere, useKeptId, useTyped } from '../ui/kept'
+import { useHere, useKeptId, useTyped } from '../ui/kept'
+import { useSaved } from '../ui/useSaved'
 
 /** Any of the kinds; the server tells them apart by `kind`. */
 export type BatchRequest = paths['/api/making/batches']['post']['requestBody']['content']['application/json']
@@ -31,7 +31,6 @@ function inWords(view: Schemas['PlanView']): string {
  */
 export function useBench(called: string, body: BatchBody) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const here = useHere()
   const id = useKeptId(here)
   const [named, setNamed] = useTyped('named', '')
@@ -45,20 +44,17 @@ export function useBench(called: string, body: BatchBody) {
     ask(api.POST('/api/making/batches/check', { body: b, signal })),
   )
   const fits = live.data?.fits ?? []
-  const starting = useMutation({
-    mutationFn: () =>
+  const starting = useSaved(
+    here,
+    () =>
       ask(
         api.POST('/api/making/batches', {
           params: { query: { vessel: fits.some((v) => v.id === vessel) ? vessel : undefined } },
           body: whole(name, reasons.list),
         }),
       ),
-    onSuccess: async (batch) => {
-      forget(here)
-      await queries.invalidateQueries()
-      await navigate(`/making/batches/${batch.id}`)
-    },
-  })
+    (batch) => navigate(`/making/batches/${batch.id}`),
+  )
   return {
     view: live.data,
     behind: live.behind,

@@ -1,13 +1,13 @@
-import { forget, useKept, useKeptId } from '../ui/kept'
+import { useKept, useKeptId } from '../ui/kept'
 import { number } from '../ui/read'
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Schemas, errorAt } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { PART } from '../ui/dictionary'
+import { useSaved } from '../ui/useSaved'
 
 type Bought = Schemas['BoughtRequest']
 
@@ -30,7 +30,6 @@ export function BoughtForm({
   narrow?: boolean
   onDone: (lot?: Schemas['LotView']) => void
 }) {
-  const queries = useQueryClient()
   const taxa = useTaxa()
   const kept = `bought ${taxon} ${given ?? ''}`
   const id = useKeptId(kept)
@@ -45,8 +44,9 @@ export function BoughtForm({
   const [mould, setMould] = useKept(kept, 'mould', false)
   const parts = taxa.data?.find((t) => t.id === taxonId)?.parts ?? []
   const chosen = part !== '' && parts.includes(part) ? part : parts[0]
-  const save = useMutation({
-    mutationFn: () => {
+  const save = useSaved(
+    kept,
+    () => {
       if (!chosen) throw new Error('Choose the plant and the part first.')
       return ask(
         api.POST('/api/shelf/bought', {
@@ -66,12 +66,8 @@ export function BoughtForm({
         }),
       )
     },
-    onSuccess: async (lot) => {
-      forget(kept)
-      await queries.invalidateQueries()
-      onDone(lot)
-    },
-  })
+    onDone,
+  )
   const at = (field: string) => errorAt(save.error, field)
   return (
     <form

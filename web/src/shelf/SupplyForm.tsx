@@ -1,11 +1,11 @@
-import { forget, useKept, useKeptId } from '../ui/kept'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useKept, useKeptId } from '../ui/kept'
 import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { FORM } from '../ui/dictionary'
 import { ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
+import { useSaved } from '../ui/useSaved'
 import { PERCENT } from './percent'
 
 type Supply = Schemas['SupplyRequest']
@@ -40,7 +40,6 @@ export function SupplyForm({
   narrow?: boolean
   onDone: (lot?: Schemas['LotView']) => void
 }) {
-  const queries = useQueryClient()
   const kept = `supply ${given} ${called}`
   const id = useKeptId(kept)
   const [form, setForm] = useKept(kept, 'form', given)
@@ -52,8 +51,9 @@ export function SupplyForm({
   const [best, setBest] = useKept(kept, 'best', '')
   const [place, setPlace] = useKept(kept, 'place', '')
   const percent = PERCENT[form]
-  const save = useMutation({
-    mutationFn: () =>
+  const save = useSaved(
+    kept,
+    () =>
       ask(
         api.POST('/api/shelf/supplies', {
           body: {
@@ -69,12 +69,8 @@ export function SupplyForm({
           },
         }),
       ),
-    onSuccess: async (lot) => {
-      forget(kept)
-      await queries.invalidateQueries()
-      onDone(lot)
-    },
-  })
+    onDone,
+  )
   const at = (field: string) => errorAt(save.error, field)
   return (
     <form

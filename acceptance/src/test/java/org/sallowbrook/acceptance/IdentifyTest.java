@@ -30,7 +30,15 @@ public class IdentifyTest extends InBrowser {
         page.keyboard().press("Enter");
     }
 
+    /** Until the next question stands nothing beside it can be pressed. */
+    private void chosen() {
+        page.getByText("Choosing what to look at next")
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+    }
+
     private void answerByKeyboard(String[] seen) {
+        chosen();
         page.getByRole(
                         AriaRole.GROUP,
                         new Page.GetByRoleOptions().setName(seen[0]).setExact(true))
@@ -65,6 +73,8 @@ public class IdentifyTest extends InBrowser {
             {"Underside of the leaf", "white-felted"},
         };
         Locator others = page.getByText("Any other character, in any order");
+        others.waitFor();
+        chosen();
         others.focus();
         page.keyboard().press("Enter");
         for (String[] seen : typical) {

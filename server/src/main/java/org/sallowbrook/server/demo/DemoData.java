@@ -28,6 +28,7 @@ import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
+import org.sallowbrook.server.dosing.CourseRequest;
 import org.sallowbrook.server.dosing.CourseService;
 import org.sallowbrook.server.dosing.DiaryService;
 import org.sallowbrook.server.dosing.DoseService;
@@ -860,7 +861,7 @@ class DemoData implements ApplicationRunner {
 
     /** With the neighbour, who is asked after on the third day. */
     private void salveFor(UUID person, UUID tin) {
-        courses.add(new CourseService.CourseRequest(
+        courses.add(new CourseRequest(
                 Owned.newId(),
                 person,
                 tin,
@@ -868,11 +869,11 @@ class DemoData implements ApplicationRunner {
                 DosingGate.Way.SKIN,
                 0.5,
                 2,
-                new CourseService.PatternRequest(Course.Kind.DAILY, null, null, null, null, null, null, null),
+                new CourseRequest.PatternRequest(Course.Kind.DAILY, null, null, null, null, null, null, null),
                 null,
                 null,
                 14,
-                new CourseService.TimingRequest(CourseService.Relation.ANY, null, null, null),
+                new CourseRequest.TimingRequest(CourseRequest.Relation.ANY, null, null, null),
                 people.today(),
                 DosingGate.Skin.INTACT,
                 Dose.Unit.FINGERTIP,
@@ -883,7 +884,7 @@ class DemoData implements ApplicationRunner {
 
     private void course(UUID person, UUID bottle) {
         UUID id = Owned.newId();
-        courses.add(new CourseService.CourseRequest(
+        courses.add(new CourseRequest(
                 id,
                 person,
                 bottle,
@@ -891,11 +892,11 @@ class DemoData implements ApplicationRunner {
                 DosingGate.Way.MOUTH,
                 3.0,
                 3,
-                new CourseService.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null, null),
-                new CourseService.RampRequest(0.5, 3),
+                new CourseRequest.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null, null),
+                new CourseRequest.RampRequest(0.5, 3),
                 null,
                 21,
-                new CourseService.TimingRequest(CourseService.Relation.AFTER_MEAL, 15, 30, null),
+                new CourseRequest.TimingRequest(CourseRequest.Relation.AFTER_MEAL, 15, 30, null),
                 people.today(),
                 null,
                 null,

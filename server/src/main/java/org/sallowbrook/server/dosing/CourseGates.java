@@ -41,12 +41,12 @@ class CourseGates {
     }
 
     /** What the person takes by mouth beside this course. */
-    List<Taking> besides(CourseService.CourseRequest r, LocalDate on) {
+    List<Taking> besides(CourseRequest r, LocalDate on) {
         return exposures.others(r.personId(), r.id(), on, exposures.history(r.personId(), on));
     }
 
     /** Of a whole course: that it does not outlast its product as well. */
-    List<Finding> whole(CourseService.CourseRequest r, Course.Plan plan, LocalDate on) {
+    List<Finding> whole(CourseRequest r, Course.Plan plan, LocalDate on) {
         return findings(r, plan, on, plan.lastDay(), 0, 0);
     }
 
@@ -58,7 +58,7 @@ class CourseGates {
      * @param leastPerDay with what was taken that day
      */
     List<Finding> findings(
-            CourseService.CourseRequest r,
+            CourseRequest r,
             Course.Plan plan,
             LocalDate on,
             @Nullable LocalDate lastDay,

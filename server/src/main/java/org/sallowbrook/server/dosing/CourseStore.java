@@ -13,11 +13,11 @@ class CourseStore {
         this.json = json;
     }
 
-    String write(CourseService.CourseRequest request) {
+    String write(CourseRequest request) {
         return json.writeValueAsString(request);
     }
 
-    CourseService.CourseRequest read(CourseEntity course) {
-        return json.readValue(course.plan, CourseService.CourseRequest.class);
+    CourseRequest read(CourseEntity course) {
+        return json.readValue(course.plan, CourseRequest.class);
     }
 }

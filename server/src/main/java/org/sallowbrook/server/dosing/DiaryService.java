@@ -151,7 +151,7 @@ public class DiaryService implements DueSource {
     public DiaryView view(UUID courseId) {
         Diary diary = find(courseId);
         CourseEntity course = course(courseId);
-        CourseService.CourseRequest request = store.read(course);
+        CourseRequest request = store.read(course);
         Course.Pattern pattern = request.pattern().toCore();
         Map<LocalDate, Course.Day> planned =
                 request.plan().days().stream().collect(Collectors.toMap(Course.Day::date, Function.identity()));

@@ -134,11 +134,11 @@ class DoseCalculators {
             LocalDate startOn,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            CourseService.PatternRequest pattern,
-            CourseService.@Nullable RampRequest ramp,
-            CourseService.@Nullable TaperRequest taper,
+            CourseRequest.PatternRequest pattern,
+            CourseRequest.@Nullable RampRequest ramp,
+            CourseRequest.@Nullable TaperRequest taper,
             @Positive Integer courseDays,
-            CourseService.@Nullable TimingRequest timing,
+            CourseRequest.@Nullable TimingRequest timing,
             @PositiveOrZero @Nullable Double onHandMl,
             @Positive @Nullable Double bottleMl,
             @Positive @Nullable Integer openedLifeDays) {}
@@ -146,7 +146,7 @@ class DoseCalculators {
     record CourseAnswer(
             Boolean feasible,
             String coreVersion,
-            List<CourseService.DayView> days,
+            List<CoursePlanner.DayView> days,
             Double totalMl,
             LocalDate lastDay,
             Double trialMl,
@@ -163,8 +163,8 @@ class DoseCalculators {
                 r.perDoseMl(),
                 r.timesPerDay(),
                 r.pattern().toCore(),
-                CourseService.RampRequest.toCore(r.ramp()),
-                CourseService.TaperRequest.toCore(r.taper()),
+                CourseRequest.RampRequest.toCore(r.ramp()),
+                CourseRequest.TaperRequest.toCore(r.taper()),
                 r.courseDays()));
         List<Finding> findings = new ArrayList<>();
         if (r.pattern().kind() == Course.Kind.AS_NEEDED) {
@@ -182,7 +182,7 @@ class DoseCalculators {
                 true,
                 CoreVersion.CURRENT,
                 plan.days().stream()
-                        .map(d -> new CourseService.DayView(d.date(), d.doses(), d.perDoseMl()))
+                        .map(d -> new CoursePlanner.DayView(d.date(), d.doses(), d.perDoseMl()))
                         .toList(),
                 plan.totalMl(),
                 plan.lastDay(),
@@ -198,13 +198,13 @@ class DoseCalculators {
             String product,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            CourseService.PatternRequest pattern,
+            CourseRequest.PatternRequest pattern,
             @Positive Integer days) {}
 
     record PhasesRequest(LocalDate startOn, List<@Valid PhaseInput> phases) {}
 
     record PhaseAnswer(
-            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<CourseService.DayView> days) {}
+            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<CoursePlanner.DayView> days) {}
 
     record PhasesAnswer(
             Boolean feasible,
@@ -238,7 +238,7 @@ class DoseCalculators {
                                 d.plan().lastDay(),
                                 d.plan().totalMl(),
                                 d.plan().days().stream()
-                                        .map(x -> new CourseService.DayView(x.date(), x.doses(), x.perDoseMl()))
+                                        .map(x -> new CoursePlanner.DayView(x.date(), x.doses(), x.perDoseMl()))
                                         .toList()))
                         .toList(),
                 plan.totalMlByProduct(),

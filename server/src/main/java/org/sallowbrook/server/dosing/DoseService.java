@@ -100,7 +100,7 @@ public class DoseService {
         if (course.status == CourseEntity.Status.ENDED) {
             throw new Problem.Conflict("This course was ended; nothing is taken of it any more.");
         }
-        CourseService.CourseRequest planned = store.read(course);
+        CourseRequest planned = store.read(course);
         Course.Plan plan = planned.plan();
         Course.Day day = plan.days().stream()
                 .filter(d -> d.date().equals(request.on()))
@@ -187,7 +187,7 @@ public class DoseService {
     /** Judged on the day of the dose and now, with what was taken that day already; a date in the past evades nothing. */
     private List<Finding> atDose(
             CourseEntity course,
-            CourseService.CourseRequest planned,
+            CourseRequest planned,
             Course.Plan plan,
             DoseRequest request,
             double ml,

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DosingController {
 
     private final CourseService courses;
+    private final CoursePlanner planner;
     private final DoseService doses;
     private final TrialService trials;
     private final HelpService help;
@@ -30,6 +31,7 @@ class DosingController {
 
     DosingController(
             CourseService courses,
+            CoursePlanner planner,
             DoseService doses,
             TrialService trials,
             HelpService help,
@@ -41,6 +43,7 @@ class DosingController {
         this.direct = direct;
         this.diaries = diaries;
         this.courses = courses;
+        this.planner = planner;
         this.doses = doses;
         this.trials = trials;
     }
@@ -61,12 +64,12 @@ class DosingController {
     }
 
     @PostMapping("/courses/check")
-    CourseService.CoursePlanView check(@RequestBody CourseService.CourseRequest request) {
-        return courses.check(request);
+    CoursePlanner.CoursePlanView check(@RequestBody CourseRequest request) {
+        return planner.check(request);
     }
 
     @PostMapping("/courses")
-    CourseService.CourseView add(@RequestBody CourseService.CourseRequest request) {
+    CourseService.CourseView add(@RequestBody CourseRequest request) {
         return courses.add(request);
     }
 

@@ -1,0 +1,118 @@
+package org.sallowbrook.server.dosing;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.Dose;
+import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.platform.Gatekeeper;
+
+/**
+ * What a course is asked for with, and kept as.
+ *
+ * @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course
+ * @param countedIn what whoever takes it counts it out in; null for the product's unit
+ * @param untilBetter whether it ends as soon as it is better; the days are then the most
+ * @param followsId the phase before it, which is the same person's and over when this one begins
+ */
+public record CourseRequest(
+        UUID id,
+        UUID personId,
+        UUID lotId,
+        @Nullable String use,
+        DosingGate.Way way,
+        Double perDoseMl,
+        Integer timesPerDay,
+        PatternRequest pattern,
+        @Nullable RampRequest ramp,
+        @Nullable TaperRequest taper,
+        Integer courseDays,
+        @Nullable TimingRequest timing,
+        LocalDate startOn,
+        DosingGate.@Nullable Skin skin,
+        Dose.@Nullable Unit countedIn,
+        @Nullable Boolean untilBetter,
+        @Nullable UUID followsId,
+        @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
+
+    Course.Plan plan() {
+        return Course.plan(new Course.Request(
+                startOn,
+                perDoseMl,
+                timesPerDay,
+                pattern.toCore(),
+                RampRequest.toCore(ramp),
+                TaperRequest.toCore(taper),
+                courseDays));
+    }
+
+    void check() {
+        if (timing != null) {
+            timing.check();
+        }
+    }
+
+    public record PatternRequest(
+            Course.Kind kind,
+            @Nullable Integer onDays,
+            @Nullable Integer offDays,
+            @Nullable Integer daysPerMonth,
+            @Nullable Double everyHours,
+            @Nullable MonthDay from,
+            @Nullable MonthDay to,
+            @Nullable Integer lot) {
+        Course.Pattern toCore() {
+            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours, from, to, lot);
+        }
+    }
+
+    public record RampRequest(Double startFraction, Integer days) {
+        static Course.@Nullable Slope toCore(@Nullable RampRequest r) {
+            return r == null ? null : new Course.Slope(r.startFraction(), r.days());
+        }
+    }
+
+    public record TaperRequest(Double endFraction, Integer days) {
+        static Course.@Nullable Slope toCore(@Nullable TaperRequest r) {
+            return r == null ? null : new Course.Slope(r.endFraction(), r.days());
+        }
+    }
+
+    public enum Relation {
+        BEFORE_MEAL,
+        WITH_MEAL,
+        AFTER_MEAL,
+        BEDTIME,
+        ANY
+    }
+
+    /**
+     * @param minutes before or after it; the nearer end where it is a range
+     * @param minutesTo the farther end; null for none
+     * @param overMinutes how slowly one dose is drunk
+     */
+    public record TimingRequest(
+            Relation relation,
+            @Nullable Integer minutes,
+            @Nullable Integer minutesTo,
+            @Nullable Integer overMinutes) {
+
+        void check() {
+            Checks.begin()
+                    .that(minutes == null || minutes >= 0 && minutes <= 600, "timing.minutes", "must be from 0 to 600")
+                    .that(
+                            minutesTo == null || minutes != null && minutesTo >= minutes && minutesTo <= 600,
+                            "timing.minutesTo",
+                            "must not be less than the minutes before it, and at most 600")
+                    .that(
+                            overMinutes == null || overMinutes >= 1 && overMinutes <= 600,
+                            "timing.overMinutes",
+                            "must be from 1 to 600")
+                    .done();
+        }
+    }
+}

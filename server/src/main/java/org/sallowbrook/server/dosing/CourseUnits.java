@@ -1,0 +1,56 @@
+package org.sallowbrook.server.dosing;
+
+import java.util.List;
+import java.util.Map;
+import org.sallowbrook.core.dosing.DoseUnits;
+import org.sallowbrook.core.making.vessel.HouseMeasure;
+import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.server.making.Measures;
+import org.sallowbrook.server.shelf.LotView;
+import org.springframework.stereotype.Component;
+
+/** What the doses of a product can be counted out in, with this household's own spoons, cups and droppers. */
+@Component
+class CourseUnits {
+
+    private final Measures measures;
+
+    CourseUnits(Measures measures) {
+        this.measures = measures;
+    }
+
+    static boolean grams(LotView lot) {
+        return lot.unit().equals("g");
+    }
+
+    List<DoseUnits.Offered> of(LotView lot) {
+        Map<HouseMeasure, Double> own = measures.mostMl(List.of(
+                HouseMeasure.LEVEL_TEASPOON,
+                HouseMeasure.LEVEL_TABLESPOON,
+                HouseMeasure.CUP,
+                HouseMeasure.DROP,
+                HouseMeasure.SQUIRT));
+        return DoseUnits.of(
+                grams(lot),
+                lot.strengthPercent() == null
+                        ? 0
+                        : Strength.ofPercent(lot.strengthPercent()).fraction(),
+                new DoseUnits.Kit(
+                        own.get(HouseMeasure.LEVEL_TEASPOON),
+                        own.get(HouseMeasure.LEVEL_TABLESPOON),
+                        own.get(HouseMeasure.CUP),
+                        own.get(HouseMeasure.DROP),
+                        own.get(HouseMeasure.SQUIRT)));
+    }
+
+    /** So much in what the course is counted out in, "40 drops"; empty where that is the product's own unit. */
+    String counted(CourseRequest request, LotView lot, double amount) {
+        return request.countedIn() == null
+                ? ""
+                : of(lot).stream()
+                        .filter(u -> u.unit() == request.countedIn() && u.each() != 1)
+                        .findFirst()
+                        .map(u -> DoseUnits.words(amount, u))
+                        .orElse("");
+    }
+}
