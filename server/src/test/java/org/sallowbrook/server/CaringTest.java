@@ -294,6 +294,54 @@ public class CaringTest extends ServerTest {
                 .containsExactly("followsId");
     }
 
+    /** The days before count from the first that is left, with every dose of a day summed, whatever became of the course. */
+    @Test
+    public void whatWasTakenCountsThoughItsCourseWasEndedAndWhatWasStruckDoesNot() {
+        Chain chain = new Chain(as("ilse"), today(), now());
+        Client ilse = chain.client;
+        ilse.change("POST", "/api/dosing/courses/" + chain.course + "/end", Map.of(), 0)
+                .expect(200);
+        Map<String, Object> earlier = phase(chain, -13, 14, null);
+        earlier.put("timesPerDay", 2);
+        ilse.post("/api/dosing/courses", earlier).expect(200);
+        UUID early = id();
+        dose(ilse, earlier, early, -13, 1);
+        // At once it would be taken for a second tap.
+        later(Duration.ofSeconds(30));
+        UUID echo = id();
+        dose(ilse, earlier, echo, -13, 2);
+        dose(ilse, earlier, id(), -3, 1);
+        ilse.change("POST", "/api/dosing/courses/" + earlier.get("id") + "/end", Map.of(), 0)
+                .expect(200);
+        // The card allows 28 days at a stretch; a pause of under a fortnight is none.
+        assertThat(tooLong(ilse, chain, 16)).isTrue();
+        assertThat(tooLong(ilse, chain, 15)).isFalse();
+        String doses = "/api/dosing/courses/" + earlier.get("id") + "/doses/";
+        ilse.post(doses + early + "/strike", Map.of("reason", "it was another bottle"))
+                .expect(200);
+        assertThat(tooLong(ilse, chain, 16)).isTrue();
+        ilse.post(doses + echo + "/strike", Map.of("reason", "it was another bottle"))
+                .expect(200);
+        assertThat(tooLong(ilse, chain, 26)).isTrue();
+        assertThat(tooLong(ilse, chain, 25)).isFalse();
+    }
+
+    private static void dose(Client client, Map<String, Object> course, UUID id, int day, int slot) {
+        client.post(
+                        "/api/dosing/courses/" + course.get("id") + "/doses",
+                        Map.of("id", id, "on", today().plusDays(day), "slot", slot))
+                .expect(200);
+    }
+
+    private static boolean tooLong(Client client, Chain chain, int days) {
+        return client.post("/api/dosing/courses/check", phase(chain, 0, days, null))
+                .expect(200)
+                .body()
+                .path("findings")
+                .valueStream()
+                .anyMatch(f -> f.path("code").asString().equals("COURSE_TOO_LONG"));
+    }
+
     @Test
     public void whoLivesElsewhereIsAskedAfterAndNotTickedOff() {
         Chain chain = new Chain(as("ilse"), today(), now());
