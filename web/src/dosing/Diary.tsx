@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { isoToday } from '../ui/clock'
-import { Button, Input, Slider } from '../ui/controls'
+import { Button, Input } from '../ui/controls'
 import { Only, useMay } from '../ui/may'
 import { Because, ProblemNotice, Section } from '../ui/page'
 import { StrikeOut } from '../ui/StrikeOut'
@@ -108,55 +108,70 @@ function Kept({ course }: { course: Schemas['CourseView'] }) {
   )
 }
 
+const SCORES = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10]
+
 function Score({ course, diary }: { course: Schemas['CourseView']; diary: Schemas['DiaryView'] }) {
   const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [on, setOn] = useState(isoToday())
   const noted = diary.days.find((d) => d.on === on)
-  const [score, setScore] = useState(5)
+  // None at first: a score nobody gave would count as one.
+  const [score, setScore] = useState<number | null>(null)
   const [words, setWords] = useState('')
   const note = useMutation({
-    mutationFn: () =>
+    mutationFn: (given: number) =>
       ask(
         api.POST('/api/dosing/courses/{id}/diary/days', {
           params: { path: { id: course.id } },
-          body: { id, on, score, words },
+          body: { id, on, score: given, words },
         }),
       ),
     onSuccess: async () => {
       setId(v7())
       setWords('')
+      setScore(null)
       await queries.invalidateQueries()
     },
   })
   return (
     <form
-      className="grid items-end gap-3 sm:grid-cols-[10rem_minmax(0,1fr)_minmax(0,1fr)_auto]"
+      className="grid items-end gap-3 sm:grid-cols-[10rem_minmax(0,1fr)_auto]"
       onSubmit={(e) => {
         e.preventDefault()
-        note.mutate()
+        if (score !== null) note.mutate(score)
       }}
     >
       <Input label="Day" type="date" value={on} max={isoToday()} onChange={(e) => setOn(e.target.value)} />
-      <Slider
-        label="How bad, 0 none to 10 worst"
-        unit=""
-        value={score}
-        min={0}
-        max={10}
-        step={1}
-        onChange={(s) => setScore(Math.round(Math.min(10, s)))}
-      />
+      <fieldset className="sm:col-span-3 sm:row-start-1">
+        <legend className="text-soft text-sm font-medium">How bad, 0 none to 10 worst</legend>
+        <div className="mt-1 grid grid-cols-6 gap-1 sm:grid-cols-11">
+          {SCORES.map((s) => (
+            <label
+              key={s}
+              className="border-line has-checked:bg-water has-checked:text-sheet has-checked:border-water has-focus-visible:outline-water flex min-h-11 cursor-pointer items-center justify-center border-2 font-semibold has-focus-visible:outline-2 has-focus-visible:outline-offset-2"
+            >
+              <input
+                type="radio"
+                name="score"
+                className="sr-only"
+                checked={score === s}
+                onChange={() => setScore(s)}
+              />
+              {s}
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <Input
         label="Anything else that day"
         hint={noted ? `noted already: ${noted.score}; this takes its place` : 'weather, sleep, a walk'}
         value={words}
         onChange={(e) => setWords(e.target.value)}
       />
-      <Button type="submit" kind="main" disabled={note.isPending}>
+      <Button type="submit" kind="main" disabled={note.isPending || score === null}>
         Note it
       </Button>
-      <div className="sm:col-span-4">
+      <div className="sm:col-span-3">
         <ProblemNotice error={note.error} />
       </div>
     </form>
@@ -175,48 +190,57 @@ function Dots({ diary }: { diary: Schemas['DiaryView'] }) {
   }
   return (
     <figure className="mt-3">
-      <svg
-        viewBox="0 0 400 122"
-        role="img"
-        aria-label={`${diary.days.length} days, ${diary.days.filter((d) => d.with).length} of them with it`}
-        className="w-full"
-      >
+      <div className="relative pl-6">
         {[0, 5, 10].map((s) => (
-          <g key={s}>
-            <path d={`M12 ${y(s)}H388`} stroke="var(--line)" strokeWidth="1" />
-            <text x="0" y={y(s) + 3} fontSize="9" fill="var(--soft)">
-              {s}
-            </text>
-          </g>
+          <span
+            key={s}
+            aria-hidden
+            className="text-soft absolute left-0 -translate-y-1/2 text-sm"
+            style={{ top: `${(y(s) / 122) * 100}%` }}
+          >
+            {s}
+          </span>
         ))}
-        {[true, false].map((which) => {
-          const m = mean(which)
-          return m === undefined ? null : (
-            <path
-              key={String(which)}
-              d={`M12 ${y(m)}H388`}
-              stroke={which ? 'var(--water)' : 'var(--amber)'}
-              strokeWidth="1.5"
-              strokeDasharray={which ? undefined : '5 4'}
+        <svg
+          viewBox="0 0 400 122"
+          role="img"
+          aria-label={`${diary.days.length} days, ${diary.days.filter((d) => d.with).length} of them with it`}
+          className="w-full"
+        >
+          {[0, 5, 10].map((s) => (
+            <path key={s} d={`M0 ${y(s)}H396`} stroke="var(--line)" strokeWidth="1" />
+          ))}
+          {[true, false].map((which) => {
+            const m = mean(which)
+            return m === undefined ? null : (
+              <path
+                key={String(which)}
+                d={`M0 ${y(m)}H396`}
+                stroke={which ? 'var(--water)' : 'var(--amber)'}
+                strokeWidth="1.5"
+                strokeDasharray={which ? undefined : '5 4'}
+              />
+            )
+          })}
+          {diary.days.map((d) => (
+            <circle
+              key={d.id}
+              cx={x(d.on)}
+              cy={y(d.score)}
+              r="4"
+              fill={d.with ? 'var(--water)' : 'var(--sheet)'}
+              stroke={d.with ? 'var(--water)' : 'var(--amber)'}
+              strokeWidth="2"
             />
-          )
-        })}
-        {diary.days.map((d) => (
-          <circle
-            key={d.id}
-            cx={x(d.on)}
-            cy={y(d.score)}
-            r="4"
-            fill={d.with ? 'var(--water)' : 'var(--sheet)'}
-            stroke={d.with ? 'var(--water)' : 'var(--amber)'}
-            strokeWidth="2"
-          />
-        ))}
-      </svg>
-      <figcaption className="text-soft flex flex-wrap justify-between text-sm">
+          ))}
+        </svg>
+      </div>
+      <figcaption className="text-soft grid grid-cols-2 pl-6 text-sm">
         <span>{date(diary.days[0]?.on)}</span>
-        <span>filled: with it, its mean drawn through; hollow: without, dashed; lower is worse</span>
-        <span>{date(diary.days.at(-1)?.on)}</span>
+        <span className="text-right">{date(diary.days.at(-1)?.on)}</span>
+        <span className="col-span-2">
+          filled: with it, its mean drawn through; hollow: without, dashed; lower is worse
+        </span>
       </figcaption>
     </figure>
   )

@@ -3,6 +3,7 @@ package org.sallowbrook.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -131,9 +132,13 @@ public class CareTest extends InBrowser {
         int without = 0;
         for (List<Object> day : drawn) {
             field("Day").fill(day.get(0).toString());
-            exactly(
-                    "How bad, 0 none to 10 worst",
-                    Boolean.TRUE.equals(day.get(1)) ? "3" : without++ % 2 == 0 ? "7" : "6");
+            // What nobody said is no score.
+            assertThat(button("Note it")).isDisabled();
+            page.getByText(
+                            Boolean.TRUE.equals(day.get(1)) ? "3" : without++ % 2 == 0 ? "7" : "6",
+                            new Page.GetByTextOptions().setExact(true))
+                    .and(page.locator("fieldset label"))
+                    .click();
             button("Note it").click();
             assertThat(page.getByText("noted already")).isVisible();
         }

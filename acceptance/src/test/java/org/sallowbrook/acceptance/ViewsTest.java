@@ -118,7 +118,11 @@ public class ViewsTest extends InBrowser {
         assertThat(field("Name of the stand")).hasValue("Typed on the moor");
         page.unroute("**/api/field/stands");
         button("Save the stand").click();
-        assertThat(link("Typed on the moor")).hasCount(1);
+        // In the list, and in the season for each part of it.
+        assertThat(link("Typed on the moor").first()).isVisible();
+        Object kept = page.evaluate("async () => (await (await fetch('/api/field/stands')).json())"
+                + ".filter((s) => s.name === 'Typed on the moor').length");
+        org.assertj.core.api.Assertions.assertThat(kept).isEqualTo(1);
     }
 
     /** Two tabs on one stand: the second is told what the first changed, and loses nothing. */
