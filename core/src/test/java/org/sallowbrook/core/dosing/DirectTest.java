@@ -2,6 +2,7 @@ package org.sallowbrook.core.dosing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -97,6 +98,53 @@ public class DirectTest {
         assertThat(codes(dried(food), ILSE, Manner.EATEN, 30.0, null, List.of()))
                 .containsExactly("WARN FOOD_ABOVE_DOSE");
         assertThat(codes(dried(food), ILSE, Manner.EATEN, 1.0, null, List.of(new Taking(food, Taxon.Part.HERB, 1.5))))
+                .containsExactly("WARN FOOD_ABOVE_DOSE");
+    }
+
+    /** Of 10 g with 80 % of water 2 g are dry; as dried herb with a tenth of water that is 2.22 g. */
+    @Test
+    public void aFreshPlantCountsAsWhatItWouldWeighDried() {
+        Taxon juicy = Cards.card("herb")
+                .moisture(Interval.of(0.7, 0.8))
+                .part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 18, 1, 2, 14))
+                .build();
+        Interval dried = Direct.fresh(juicy, Taxon.Part.HERB, DAY).driedEquivalentGPerMl();
+        assertThat(dried).isNotNull();
+        assertThat(dried.low()).isCloseTo(0.2 / 0.9, within(1e-12));
+        assertThat(dried.high()).isCloseTo(0.3 / 0.9, within(1e-12));
+        // The larger end counts: 2 g of dried herb in a day are 6 g of it.
+        Product leaf = Direct.fresh(juicy, Taxon.Part.HERB, DAY);
+        assertThat(codes(leaf, ILSE, Manner.CHEWED, 5.99, null, List.of())).isEmpty();
+        assertThat(codes(leaf, ILSE, Manner.CHEWED, 6.01, null, List.of())).containsExactly("STOP DOSE_ABOVE_CARD");
+        assertThat(Direct.fresh(BOTH, Taxon.Part.HERB, DAY).driedEquivalentGPerMl())
+                .as("nobody knows its water")
+                .isNull();
+        assertThat(Direct.fresh(juicy, Taxon.Part.HERB, DAY).route()).isEqualTo(Route.INTERNAL);
+        assertThat(Direct.fresh(herb(Route.EXTERNAL).build(), Taxon.Part.HERB, DAY)
+                        .route())
+                .isEqualTo(Route.EXTERNAL);
+    }
+
+    /** What else of the same plant was taken counts into a meal, what of another does not. */
+    @Test
+    public void aMealIsHeldAgainstTheDayOfItsOwnPlant() {
+        Taxon food = herb(Route.INTERNAL).food("young tops", "").build();
+        Taxon other = Cards.card("other").part(0.5, 0.5, Set.of(Route.INTERNAL)).build();
+        Product half = new Product(
+                "a mixture",
+                Route.INTERNAL,
+                List.of(new Product.Herb(food, Taxon.Part.HERB, 0.5)),
+                Interval.exactly(0.8),
+                Strength.NONE,
+                DAY.plusYears(1),
+                Product.State.USABLE,
+                Set.of());
+        // 0.8 g in a gram, half of it this plant, 2 g at most in a day.
+        assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of())).isEmpty();
+        assertThat(codes(half, ILSE, Manner.EATEN, 5.01, null, List.of())).containsExactly("WARN FOOD_ABOVE_DOSE");
+        assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of(new Taking(other, Taxon.Part.HERB, 3.0))))
+                .isEmpty();
+        assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of(new Taking(food, Taxon.Part.HERB, 0.1))))
                 .containsExactly("WARN FOOD_ABOVE_DOSE");
     }
 

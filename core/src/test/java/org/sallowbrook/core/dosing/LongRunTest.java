@@ -78,6 +78,40 @@ public class LongRunTest {
         assertThat(codes(willow, true, 9, 0, used(meadowsweet, false, 20, 1))).isEmpty();
     }
 
+    /** In a mixture only the plants of the class give the limit, and only by mouth; before it only those that hold it count. */
+    @Test
+    public void whatElseIsInAMixtureSetsNoLimit() {
+        Taxon willow = plant("willow", Constituent.SALICYLATE, 28);
+        Taxon short5 = plant("short", Constituent.MUCILAGE, 5);
+        Taxon salve = Cards.card("salve")
+                .holds(Constituent.SALICYLATE)
+                .part(
+                        0.5,
+                        0.4,
+                        Set.of(Taxon.Route.EXTERNAL),
+                        new Taxon.DoseRange(
+                                "a use",
+                                Taxon.Route.EXTERNAL,
+                                "salve",
+                                18,
+                                Interval.of(1, 3),
+                                3,
+                                new Source("A book", 2020, Source.Evidence.OFFICIAL_MONOGRAPH, Source.Review.STARTER)))
+                .build();
+        List<Used> before = used(plant("meadowsweet", Constituent.SALICYLATE, null), true, 20, 1);
+        assertThat(LongRun.check(Set.of(willow, short5, salve), true, DAY, 8, 0, before))
+                .isEmpty();
+        assertThat(LongRun.check(Set.of(willow, short5, salve), true, DAY, 9, 0, before))
+                .extracting(Finding::code)
+                .containsExactly("CLASS_TOO_LONG");
+        List<Used> mixed = IntStream.range(0, 20)
+                .mapToObj(i -> new Used(DAY.minusDays(1 + i), true, Set.of(willow, short5), 0))
+                .toList();
+        assertThat(LongRun.check(Set.of(willow), true, DAY, 9, 0, mixed))
+                .as("the other plant of the mixture holds none")
+                .isEmpty();
+    }
+
     @Test
     public void alcoholIsAddedUpOverTheDay() {
         Taxon plant = plant("x", Constituent.BITTER, null);

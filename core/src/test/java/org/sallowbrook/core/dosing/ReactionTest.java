@@ -82,6 +82,11 @@ public class ReactionTest {
         List<LocalDate> tried = List.of(DAY);
         assertThat(FirstTrial.holds(List.of(), List.of(DAY), DAY)).isFalse();
         assertThat(FirstTrial.holds(tried, List.of(), DAY.plusDays(730))).isTrue();
+        // Neither an older trial nor an older dose takes anything from the newest.
+        assertThat(FirstTrial.holds(List.of(DAY, DAY.minusDays(50)), List.of(DAY.minusDays(20)), DAY.plusDays(730)))
+                .isTrue();
+        assertThat(FirstTrial.holds(List.of(DAY.minusDays(50), DAY), List.of(), DAY.plusDays(730)))
+                .isTrue();
         assertThat(FirstTrial.holds(tried, List.of(), DAY.plusDays(731))).isFalse();
         assertThat(FirstTrial.holds(tried, List.of(DAY.plusDays(200)), DAY.plusDays(731)))
                 .isTrue();

@@ -83,6 +83,7 @@ public final class Cards {
         private final List<Taxon.LookAlike> lookAlikes = new ArrayList<>();
         private final List<Taxon.UsedPart> parts = new ArrayList<>();
         private final List<Taxon.Content> contents = new ArrayList<>();
+        private @Nullable Interval moisture;
         private String lifeForm = "herb";
         private String family = "Poaceae";
         private final List<Taxon.Food> foods = new ArrayList<>();
@@ -164,6 +165,12 @@ public final class Cards {
             return this;
         }
 
+        /** Water of the next parts as they are picked, wet basis. */
+        public Builder moisture(Interval value) {
+            moisture = value;
+            return this;
+        }
+
         /** Of the next part. */
         public Builder content(Taxon.Content content) {
             contents.add(content);
@@ -197,7 +204,7 @@ public final class Cards {
                     null,
                     leastAgeYears,
                     frost,
-                    null,
+                    moisture,
                     null,
                     null,
                     null,
@@ -237,6 +244,18 @@ public final class Cards {
 
         public Builder acts(String action) {
             actions.add(new Taxon.Action(action, SOURCE));
+            return this;
+        }
+
+        /** Known of these parts only. */
+        public Builder useOf(String name, Taxon.Part... of) {
+            uses.add(new Taxon.Use(
+                    name,
+                    Route.INTERNAL,
+                    Taxon.Potency.GENTLE,
+                    Set.of(of),
+                    false,
+                    new Source("A book", 2020, Source.Evidence.OFFICIAL_MONOGRAPH, Source.Review.STARTER)));
             return this;
         }
 
