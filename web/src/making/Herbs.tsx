@@ -215,10 +215,15 @@ function Described({ herb, onChange }: { herb: HerbIn; onChange: (change: Partia
       <Choose
         label="Which plant"
         value={herb.taxonId ?? ANY}
-        choices={[
-          { value: ANY, label: 'just herb' },
-          ...gathered.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
-        ]}
+        choices={
+          // All at once: a list that is short at first is never looked through by typing.
+          taxa.data
+            ? [
+                { value: ANY, label: 'just herb' },
+                ...gathered.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
+              ]
+            : []
+        }
         onChange={(id) => {
           const next = gathered.find((t) => t.id === id)
           onChange({ taxonId: next?.id, part: next?.parts[0] })

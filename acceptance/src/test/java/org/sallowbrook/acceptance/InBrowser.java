@@ -8,9 +8,11 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -199,9 +201,21 @@ public abstract class InBrowser {
     /** Chooses from a list by its label, the way a person does. */
     protected final void choose(String label, String option) {
         field(label).click();
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
-                .first()
-                .click();
+        Locator wanted = page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
+                .first();
+        wanted.click();
+        Locator list = page.getByRole(AriaRole.LISTBOX);
+        try {
+            list.waitFor(new Locator.WaitForOptions()
+                    .setState(WaitForSelectorState.HIDDEN)
+                    .setTimeout(2_000));
+        } catch (TimeoutError e) {
+            // A tenth of a second after it opens, a long list scrolls to what is chosen in it: nobody is there by then
+            // but we,
+            // and between press and release the option had moved away.
+            wanted.click();
+            list.waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        }
     }
 
     /** WCAG 2.2 AA by axe on what is shown now. */
