@@ -166,6 +166,13 @@ public final class DosingGate {
         for (Product.Herb herb : c.product.herbs()) {
             // Of what nobody knows the water of, the larger end: as if all of it were dried herb.
             double dried = c.intake.mostMlPerDay() * (equivalent == null ? 1 : equivalent.high()) * herb.fraction();
+            // Many small ones in a day are no small one.
+            if (!c.intake.trialDone()) {
+                dried += c.intake.others().stream()
+                        .filter(o -> o.taxon().id().equals(herb.taxon().id()) && o.driedGPerDay() != null)
+                        .mapToDouble(Taking::driedGPerDay)
+                        .sum();
+            }
             double most = mostForTrialG(herb);
             if (!(dried > 0)) {
                 c.findings.add(Finding.note(

@@ -198,6 +198,26 @@ public class DirectTest {
                 .isEqualTo(findings);
     }
 
+    @Test
+    public void manyTrialsInADayAreAddedUp() {
+        DosingGate.Intake second = new DosingGate.Intake(
+                DosingGate.Way.MOUTH,
+                null,
+                0.06,
+                0.06,
+                1,
+                List.of(new Taking(BOTH, Taxon.Part.HERB, 0.06)),
+                false,
+                true,
+                null,
+                0,
+                DAY,
+                null);
+        assertThat(Direct.check(dried(BOTH), ILSE, Manner.CHEWED, 0.06, null, second, DAY))
+                .extracting(f -> f.code())
+                .contains("TRIAL_TOO_MUCH");
+    }
+
     /** A meal is no way round what stops a bottle. */
     @Test
     public void everyOtherGateHoldsForFood() {
