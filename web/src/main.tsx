@@ -6,6 +6,7 @@ import { install } from './app/install'
 import { router } from './app/routes'
 import { startTheme } from './app/theme'
 import { unpack } from './field/pack'
+import { guardWhatIsTyped } from './ui/held'
 import './styles.css'
 
 const queries = new QueryClient({
@@ -18,6 +19,7 @@ const queries = new QueryClient({
 
 startTheme()
 install()
+guardWhatIsTyped()
 const root = document.getElementById('root')
 if (root) {
   await unpack(queries)

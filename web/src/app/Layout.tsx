@@ -5,6 +5,7 @@ import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
 import { mine } from '../api/outbox'
 import { unpackAll } from '../field/pack'
+import { keepNumbers } from '../dosing/numbers'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
 import { ROLE } from '../ui/dictionary'
@@ -40,6 +41,14 @@ export function Layout() {
     }
     first.current = who ?? first.current
   }, [who])
+  const numbers = session.data?.whomToCall
+  useEffect(() => {
+    if (numbers) keepNumbers(numbers)
+  }, [numbers])
+  // When something is wrong nobody is asked who they are, nor kept waiting for a server that does not answer.
+  if (pathname === '/help' && (session.data ? !session.data.signedIn && !known : session.isError)) {
+    return <Outlet />
+  }
   return (
     <Loaded query={session}>
       {(now) => {
@@ -144,6 +153,9 @@ function SignedIn({
               {name}
               {role && `, ${ROLE[role]}`}
             </span>
+            <Link to="/help" className="text-madder min-h-6 font-semibold underline">
+              Something is wrong
+            </Link>
             <button type="button" className="min-h-6 underline" onClick={switchTheme}>
               Light or dark
             </button>

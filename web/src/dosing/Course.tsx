@@ -1,5 +1,6 @@
 import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
+import { TakenBack } from '../ui/TakenBack'
 import { isoToday } from '../ui/clock'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -11,8 +12,9 @@ import { Acknowledge, useAcknowledged } from '../ui/Acknowledge'
 import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
-import { RELATION } from '../ui/dictionary'
+import { RELATION, WAY } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
+import { Answers } from './Answers'
 import { CourseStrip } from './Calendar'
 import { Diary } from './Diary'
 import { useCourse } from './queries'
@@ -41,6 +43,7 @@ function CoursePage({ course }: { course: CourseView }) {
       ),
     onSettled: () => queries.invalidateQueries(),
   })
+  const lot = useLot(course.lotId)
   const when = whenOf(course)
   const ends = course.status === 'ENDED' ? 'This course was ended.' : 'This course is finished.'
   return (
@@ -77,7 +80,20 @@ function CoursePage({ course }: { course: CourseView }) {
         {course.untilBetter ? '; only until it is better' : ''}.
       </p>
       <Phases course={course} />
-      {course.status !== 'RUNNING' && <p className="mb-3 font-semibold">{ends}</p>}
+      {course.status !== 'RUNNING' && (
+        <p className="mb-3">
+          <strong className="font-semibold">{ends}</strong>{' '}
+          {may && (
+            <Link
+              className="underline"
+              to={`/dosing/direct/new?swallowed=${course.lotId}&person=${course.personId}`}
+            >
+              Something of it was swallowed all the same
+            </Link>
+          )}
+        </p>
+      )}
+      <TakenBack subject={course.id} />
       <ProblemNotice error={end.error} />
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-4">
@@ -102,8 +118,14 @@ function CoursePage({ course }: { course: CourseView }) {
           {course.findings.some((f) => f.code === 'FIRST_TIME') && <Trial course={course} today={today} />}
           <Tried course={course} />
           <Happened course={course} />
+          <Answers
+            person={course.personId}
+            plants={lot.data?.herbs ?? []}
+            wanted={course.findings.some((f) => f.code === 'NOT_CHECKED' || f.code === 'WATCH_MEDICINE')}
+          />
           <Section title="Stop and get help at">
             <p>{course.dangerSigns.join(', ')}.</p>
+            <p className="mt-1">A doctor today at: {course.doctorToday.join(', ')}.</p>
             <ButtonLink kind="grave" to={`/help?person=${course.personId}`}>
               Something is wrong
             </ButtonLink>
@@ -178,11 +200,11 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
         </span>
         <StrikeOut
           what={`dose ${slot} of ${date(day.date)}`}
-          onStrike={(reason) =>
+          onStrike={(because) =>
             ask(
               api.POST('/api/dosing/courses/{id}/doses/{dose}/strike', {
                 params: { path: { id: course.id, dose: taken.id } },
-                body: { reason },
+                body: because,
               }),
             )
           }
@@ -357,6 +379,7 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
   const queries = useQueryClient()
   const lot = useLot(course.lotId)
   const [reaction, setReaction] = useState('')
+  const [day, setDay] = useState(today)
   const [well, setWell] = useState(true)
   const [ids] = useState<Record<string, string>>({})
   const save = useMutation({
@@ -369,7 +392,8 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
               id: ids[herb.taxonId] ?? '',
               personId: course.personId,
               taxonId: herb.taxonId,
-              on: today,
+              way: course.way === 'SKIN' ? 'SKIN' : 'MOUTH',
+              on: day,
               reaction,
               well,
             },
@@ -388,6 +412,14 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
           save.mutate()
         }}
       >
+        <Input
+          label="Tried on"
+          type="date"
+          max={today}
+          hint="it speaks from the day after: what comes late shows by then"
+          value={day}
+          onChange={(e) => setDay(e.target.value)}
+        />
         <Input label="How it went" value={reaction} onChange={(e) => setReaction(e.target.value)} />
         <Toggle label="Nothing bad happened" checked={well} onChange={setWell} />
         <ProblemNotice error={save.error} />
@@ -418,16 +450,18 @@ function Tried({ course }: { course: CourseView }) {
           return (
             <li key={t.id} className="border-line flex flex-wrap justify-between gap-2 border-b py-1">
               <span>
-                {herb}, {date(t.on)}: {t.well ? 'nothing bad happened' : 'it was not borne'}
+                {herb}
+                {t.way && `, ${WAY[t.way]}`}, {date(t.on)}:{' '}
+                {t.well ? 'nothing bad happened' : 'it was not borne'}
                 {t.reaction && `, ${t.reaction}`}
               </span>
               <StrikeOut
                 what={`trial of ${herb} on ${date(t.on)}`}
-                onStrike={(reason) =>
+                onStrike={(because) =>
                   ask(
                     api.POST('/api/dosing/trials/{id}/strike', {
                       params: { path: { id: t.id } },
-                      body: { reason },
+                      body: because,
                     }),
                   )
                 }

@@ -91,11 +91,11 @@ function Kept({ course }: { course: Schemas['CourseView'] }) {
               </span>
               <StrikeOut
                 what={`the score of ${date(day.on)}`}
-                onStrike={(reason) =>
+                onStrike={(because) =>
                   ask(
                     api.POST('/api/dosing/courses/{id}/diary/days/{day}/strike', {
                       params: { path: { id: course.id, day: day.id } },
-                      body: { reason },
+                      body: because,
                     }),
                   )
                 }

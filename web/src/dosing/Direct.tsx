@@ -31,6 +31,8 @@ type Manner = Request['manner']
 type Stage = NonNullable<Request['picked']>['stage']
 
 const MANNERS = Object.keys(MANNER) as Manner[]
+/** Kept of what is down already; whoever means to take it plans a course. */
+const isDown = (m: Manner) => m === 'SWALLOWED'
 const ON_SKIN: Manner[] = ['CRUSHED', 'COMPRESS', 'POWDER_ON_SKIN']
 
 /** A plant used as it is, out of a stand, a basket or a jar. */
@@ -62,13 +64,18 @@ function Form({
   const [search] = useSearchParams()
   const here = useHere()
   const id = useKeptId(here)
+  const [manner, setManner] = useTyped<Manner>('manner', search.get('swallowed') ? 'SWALLOWED' : 'CRUSHED')
+  const down = isDown(manner)
   const sources = [
     ...stands
-      .filter((s) => s.taxonId && s.identification?.status === 'CONFIRMED')
+      .filter((s) => !down && s.taxonId && s.identification?.status === 'CONFIRMED')
       .map((s) => ({ value: `stand ${s.id}`, label: s.name, hint: `${s.commonName ?? ''}, growing` })),
     ...lots
       .filter(
-        (l) => (l.stage === 'STOCK' || l.stage === 'HARVEST') && l.herbs.length === 1 && l.remaining > 0,
+        (l) =>
+          l.herbs.length > 0 &&
+          (down ||
+            ((l.stage === 'STOCK' || l.stage === 'HARVEST') && l.herbs.length === 1 && l.remaining > 0)),
       )
       .map((l) => ({
         value: `lot ${l.id}`,
@@ -78,12 +85,11 @@ function Form({
   ]
   const asked = search.get('stand')
     ? `stand ${search.get('stand')}`
-    : search.get('lot')
-      ? `lot ${search.get('lot')}`
+    : (search.get('swallowed') ?? search.get('lot'))
+      ? `lot ${search.get('swallowed') ?? search.get('lot')}`
       : ''
   const [source, setSource] = useTyped('source', asked || (sources[0]?.value ?? ''))
   const [person, setPerson] = useTyped('person', search.get('person') ?? people[0]?.id ?? '')
-  const [manner, setManner] = useTyped<Manner>('manner', 'CRUSHED')
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
   const [grams, setGrams] = useTyped('grams', '')
   const [on, setOn] = useTyped('on', isoToday())
@@ -99,6 +105,7 @@ function Form({
   const [kind, of] = source.split(' ')
   const stand = kind === 'stand' ? stands.find((s) => s.id === of) : undefined
   const lot = kind === 'lot' ? lots.find((l) => l.id === of) : undefined
+  const inMl = down && lot?.unit === 'mL'
   const taxon = useTaxon(stand?.taxonId ?? lot?.herbs[0]?.taxonId ?? '')
   const parts = taxon.data?.parts ?? []
   const part = ownPart && parts.some((p) => p.part === ownPart) ? ownPart : parts[0]?.part
@@ -114,11 +121,12 @@ function Form({
           part: stand ? part : undefined,
           picked: stand ? { stage, tells, examinedSingly: singly } : undefined,
           manner,
-          grams: grams.trim() === '' ? undefined : number(grams),
+          grams: grams.trim() === '' || inMl ? undefined : number(grams),
+          ml: grams.trim() === '' || !inMl ? undefined : number(grams),
           skin: onSkin && skin !== '' ? skin : undefined,
           on,
           forTrial,
-          done: done || undefined,
+          done: done || down || undefined,
           words,
           acknowledged: reasons.list,
         }
@@ -194,7 +202,7 @@ function Form({
             <NumberInput
               label="How much"
               hint={stand && (onSkin || manner === 'EATEN') ? 'empty if nobody weighed it' : 'as it is used'}
-              unit="g"
+              unit={inMl ? 'mL' : 'g'}
               value={grams}
               onChange={setGrams}
             />
@@ -257,7 +265,7 @@ function Form({
           <Announce text={inBreath(findings)} />
           <Findings findings={findings} label="Findings on this use" />
           {!stopped && <Acknowledge findings={findings} reasons={reasons} />}
-          {stopped && (
+          {stopped && !down && (
             <Toggle
               label="It is on the skin or down already: keep it, so that it counts"
               checked={done}
@@ -268,7 +276,7 @@ function Form({
           <Button
             kind="main"
             type="submit"
-            disabled={!body || check.invalid || (stopped && !done) || save.isPending || !check.said}
+            disabled={!body || check.invalid || (stopped && !done && !down) || save.isPending || !check.said}
           >
             Note the use
           </Button>
@@ -307,6 +315,7 @@ function One({ use }: { use: Schemas['DirectView'] }) {
               id: trialId,
               personId: use.personId,
               taxonId: use.taxonId,
+              way: use.skin ? 'SKIN' : 'MOUTH',
               on: use.on,
               reaction: 'nothing noticed',
               well: true,
@@ -326,16 +335,17 @@ function One({ use }: { use: Schemas['DirectView'] }) {
       <p className="mb-3">
         {date(use.on)}, {PART[use.part]}
         {use.grams != null && `, ${figure(use.grams)} g`}
+        {use.ml != null && `, ${figure(use.ml)} mL`}
         {use.skin && `, on skin that ${SKIN[use.skin].name}`}
         {use.forTrial && ', a first trial'}
         {use.words && `: ${use.words}`}. Noted by {use.notedBy}.{' '}
         <StrikeOut
           what={`this use of ${use.commonName}`}
-          onStrike={async (reason) => {
+          onStrike={async (because) => {
             await ask(
               api.POST('/api/dosing/direct/{id}/strike', {
                 params: { path: { id: use.id } },
-                body: { reason },
+                body: because,
               }),
             )
             await navigate('/dosing')

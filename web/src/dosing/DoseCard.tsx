@@ -93,6 +93,7 @@ function Card({ course: c }: { course: Schemas['CourseView'] }) {
         <section className="border-madder border-l-8 pl-3">
           <h2 className="text-lg font-semibold">Stop and get help at</h2>
           <p>{c.dangerSigns.join(', ')}.</p>
+          <p>A doctor today at: {c.doctorToday.join(', ')}.</p>
           <p>
             Emergency: <strong>{help.data?.emergencyNumber || '__________'}</strong>; poison centre:{' '}
             <strong>{help.data?.poisonCentre || '__________'}</strong>. Say what is on this card.

@@ -1,50 +1,55 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
-import { usePeople } from '../household/queries'
+import { usePeople, useSession } from '../household/queries'
 import { Choose } from '../ui/Choose'
-import { Button } from '../ui/controls'
+import { Button, ButtonLink } from '../ui/controls'
 import { CONDITION, MEDICINE } from '../ui/dictionary'
 import { useMay } from '../ui/may'
-import { Empty, Loaded, Page, ProblemNotice } from '../ui/page'
+import { Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
+import SIGNS from './danger-signs.json'
+import { keepNumbers, keptNumbers, type Numbers } from './numbers'
 
-/** When something is wrong with somebody: stop, whom to call, what to say. */
+/** When something is wrong with somebody: stop, whom to call, what to say. Stands with nobody chosen, and signed in or not. */
 export function Help() {
-  const people = usePeople()
-  const [search, setSearch] = useSearchParams()
-  return (
-    <Page title="Something is wrong">
-      <Loaded query={people}>
-        {(all) => {
-          const who = all.find((p) => p.id === search.get('person')) ?? all[0]
-          return who ? (
-            <>
-              <div className="mb-3 max-w-md print:hidden">
-                <Choose
-                  label="With whom"
-                  value={who.id}
-                  onChange={(person) => setSearch({ person }, { replace: true })}
-                  choices={all.map((p) => ({ value: p.id, label: p.name }))}
-                />
-              </div>
-              <With key={who.id} id={who.id} />
-            </>
-          ) : (
-            <Empty>Nobody is on record yet.</Empty>
-          )
-        }}
-      </Loaded>
-    </Page>
-  )
+  const session = useSession()
+  const known = session.data?.signedIn === true
+  return known ? <WithRecords /> : <Steps numbers={keptNumbers()} known={false} />
 }
 
-function With({ id }: { id: string }) {
-  const help = useQuery({
-    queryKey: ['help', id],
-    queryFn: () => ask(api.GET('/api/dosing/people/{id}/help', { params: { path: { id } } })),
+function WithRecords() {
+  const people = usePeople()
+  const settings = useQuery({
+    queryKey: ['settings'],
+    queryFn: () => ask(api.GET('/api/household/settings')),
   })
-  return <Loaded query={help}>{(h) => <Steps help={h} />}</Loaded>
+  const [search, setSearch] = useSearchParams()
+  const chosen = people.data?.find((p) => p.id === search.get('person'))
+  const numbers = settings.data ?? keptNumbers()
+  useEffect(() => {
+    if (settings.data) keepNumbers(settings.data)
+  }, [settings.data])
+  return (
+    <Steps
+      numbers={numbers}
+      known
+      person={chosen?.id}
+      choose={
+        (people.data?.length ?? 0) > 0 && (
+          <div className="mb-3 max-w-md print:hidden">
+            <Choose
+              label="With whom (adds what they take)"
+              value={chosen?.id ?? ''}
+              onChange={(person) => setSearch({ person }, { replace: true })}
+              choices={(people.data ?? []).map((p) => ({ value: p.id, label: p.name }))}
+            />
+          </div>
+        )
+      }
+    />
+  )
 }
 
 function Step({ n, title, children }: { n: number; title: string; children: React.ReactNode }) {
@@ -58,106 +63,197 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
   )
 }
 
-function Steps({ help }: { help: Schemas['HelpView'] }) {
-  const queries = useQueryClient()
-  const may = useMay('record')
-  const stop = useMutation({
-    mutationFn: () =>
-      ask(api.POST('/api/dosing/people/{id}/stop', { params: { path: { id: help.person.id } } })),
-    onSuccess: () => queries.invalidateQueries(),
-  })
-  const { person } = help
+function Steps({
+  numbers,
+  known,
+  person,
+  choose,
+}: {
+  numbers: Numbers
+  known: boolean
+  person?: string | undefined
+  choose?: React.ReactNode
+}) {
   return (
-    <div className="max-w-3xl text-lg">
-      <Step n={1} title="Stop">
-        <p>
-          Give and take nothing more. Keep the bottle, the jar and what is left of the plant; do not make
-          anybody vomit unless a poison centre says so.
-        </p>
-        {help.running.length > 0 && (
-          <div className="mt-2 print:hidden">
-            <p>Still planned: {help.running.join(', ')}.</p>
-            {may && (
-              <Button kind="grave" disabled={stop.isPending} onClick={() => stop.mutate()}>
-                End every course of {person.name}
-              </Button>
-            )}
-            <ProblemNotice error={stop.error} />
-          </div>
-        )}
-      </Step>
-      <Step n={2} title="Call">
-        <p>
-          With any of these, the emergency service at once: <strong>{help.dangerSigns.join(', ')}</strong>.
-        </p>
-        <dl className="mt-2 grid gap-3 sm:grid-cols-2">
-          <Number label="Emergency" value={help.emergencyNumber} />
-          <Number label="Poison centre" value={help.poisonCentre} />
-        </dl>
-      </Step>
-      <Step n={3} title="Say">
-        <p>
-          <strong>{person.name}</strong>, {person.ageYears} years
-          {person.weightKg != null && `, ${figure(person.weightKg)} kg`}
-          {person.trimester != null && `, expecting, trimester ${person.trimester}`}
-          {person.breastFeeding && ', breast-feeding'}.
-        </p>
-        <p>
-          Medicines:{' '}
-          {[...person.medicineNames.map((m) => m.name), ...person.medicines.map((m) => MEDICINE[m])].join(
-            ', ',
-          ) || 'none on record; ask'}
-          .
-        </p>
-        <p>
-          Conditions and allergies:{' '}
-          {[...person.conditions.map((c) => CONDITION[c]), ...person.allergyFamilies].join(', ') ||
-            'none on record; ask'}
-          .
-        </p>
-        {help.reactions.length > 0 && (
-          <>
-            <h3 className="mt-2 font-semibold">Noticed after plants</h3>
-            <ul>
-              {help.reactions.map((r) => (
-                <li key={r} className="border-line border-b py-1">
-                  {r}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-        <h3 className="mt-2 font-semibold">Taken in the last seven days</h3>
-        {help.taken.length === 0 ? (
+    <Page
+      title="Something is wrong"
+      actions={
+        <>
+          <Button onClick={() => window.print()}>Print it for the wall</Button>
+          {!known && <ButtonLink to="/sign-in">Sign in</ButtonLink>}
+        </>
+      }
+    >
+      <div className="max-w-3xl text-lg">
+        <Step n={1} title="Stop">
           <p>
-            Nothing is on record
-            {help.running.length > 0 && ', but something may have been taken and not ticked'}. Say what was
-            eaten or drunk, when, and how much; describe the plant.
+            <strong>No more of any plant or home-made product.</strong> Prescribed medicines go on unless a
+            doctor says otherwise.
           </p>
-        ) : (
-          <ul>
-            {help.taken.map((t, i) => (
-              <li key={`${t.on} ${t.lotCode} ${i}`} className="border-line border-b py-1">
-                {date(t.on)}:{' '}
-                <strong>
-                  {t.amount == null ? 'an amount nobody weighed' : `${figure(t.amount)} ${t.unit}`}
-                </strong>{' '}
-                of {t.product}
-                {t.lotCode && `, lot ${t.lotCode}`}, {t.way === 'SKIN' ? 'on the skin' : 'by mouth'}
-                <span className="text-soft block text-base">{t.herbs.join('; ')}</span>
-              </li>
-            ))}
+          {person && <StopCourses id={person} />}
+        </Step>
+        <Step n={2} title="Call">
+          <p>
+            <strong>
+              A wrong plant possible, or a child ate of it: call the poison centre now, also when well.
+            </strong>{' '}
+            Some of the worst are silent for hours, or for days.
+          </p>
+          <dl className="mt-2 grid gap-3 sm:grid-cols-2">
+            <NumberOf label="Emergency" value={numbers.emergencyNumber} known={known} />
+            <NumberOf label="Poison centre" value={numbers.poisonCentre} known={known} />
+          </dl>
+          {(!numbers.emergencyNumber || !numbers.poisonCentre) && (
+            <p className="mt-2 text-base">
+              Every country has both. The emergency call is 112 in most of Europe, 999 in Britain, 911 in
+              North America; set yours now, before it is needed.
+            </p>
+          )}
+          <div className="mt-3 grid gap-3 sm:grid-cols-2">
+            <Signs title="Emergency service now, with any of these" signs={SIGNS.now} grave />
+            <Signs title="A doctor today, with any of these" signs={SIGNS.today} />
+          </div>
+        </Step>
+        <Step n={3} title="Say, and keep">
+          <p>
+            Who it is, how old and how heavy; what was taken or touched, how much, when; what is seen now;
+            what else they take. Keep the plant, the bottle or jar, and what was vomited, and take them along.
+          </p>
+          {choose}
+          {person && <Say id={person} />}
+        </Step>
+        <Step n={4} title="Until help comes">
+          <ul className="list-disc space-y-1 pl-5">
+            <li>Unconscious and breathing: on the side, head low, and watch the breath.</li>
+            <li>Not breathing: call, then press the chest hard and fast in the middle, without a pause.</li>
+            <li>
+              Something in the mouth: out with it, and rinse. In an eye: rinse with water for 15 minutes.
+            </li>
+            <li>On the skin: clothes off, wash with soap and much water, keep out of the sun.</li>
+            <li>
+              Nothing by mouth, no milk, no salt water, no charcoal, and no vomiting unless the poison centre
+              says so.
+            </li>
           </ul>
-        )}
-        <div className="mt-3 print:hidden">
-          <Button onClick={() => window.print()}>Print this card</Button>
-        </div>
-      </Step>
+        </Step>
+        <p className="text-soft text-base">
+          These are the usual first steps and no substitute for the people you call; what they say goes before
+          anything written here.
+        </p>
+      </div>
+    </Page>
+  )
+}
+
+function Signs({ title, signs, grave = false }: { title: string; signs: string[]; grave?: boolean }) {
+  return (
+    <div className={`border-l-4 pl-3 ${grave ? 'border-madder' : 'border-amber'}`}>
+      <h3 className="font-semibold">{title}</h3>
+      <ul className="list-disc pl-5 text-base">
+        {signs.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ul>
     </div>
   )
 }
 
-function Number({ label, value }: { label: string; value: string }) {
+function useHelp(id: string) {
+  return useQuery({
+    queryKey: ['help', id],
+    queryFn: () => ask(api.GET('/api/dosing/people/{id}/help', { params: { path: { id } } })),
+  })
+}
+
+function StopCourses({ id }: { id: string }) {
+  const queries = useQueryClient()
+  const may = useMay('record')
+  const help = useHelp(id)
+  const stop = useMutation({
+    mutationFn: () => ask(api.POST('/api/dosing/people/{id}/stop', { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+  if (!help.data || help.data.running.length === 0) return null
+  return (
+    <div className="mt-2 print:hidden">
+      <p>Still planned: {help.data.running.join(', ')}.</p>
+      {may && (
+        <Button kind="grave" disabled={stop.isPending} onClick={() => stop.mutate()}>
+          End every course of {help.data.person.name}
+        </Button>
+      )}
+      <ProblemNotice error={stop.error} />
+    </div>
+  )
+}
+
+function Say({ id }: { id: string }) {
+  const help = useHelp(id)
+  return <Loaded query={help}>{(h) => <Card help={h} />}</Loaded>
+}
+
+function Card({ help }: { help: Schemas['HelpView'] }) {
+  const { person } = help
+  return (
+    <div>
+      <p>
+        <strong>{person.name}</strong>, {person.ageYears} years
+        {person.weightKg != null && `, ${figure(person.weightKg)} kg`}
+        {person.trimester != null && `, expecting, trimester ${person.trimester}`}
+        {person.breastFeeding && ', breast-feeding'}.
+      </p>
+      <p>
+        Medicines:{' '}
+        {[...person.medicineNames.map((m) => m.name), ...person.medicines.map((m) => MEDICINE[m])].join(
+          ', ',
+        ) || 'none on record; ask'}
+        .
+      </p>
+      <p>
+        Conditions and allergies:{' '}
+        {[...person.conditions.map((c) => CONDITION[c]), ...person.allergyFamilies].join(', ') ||
+          'none on record; ask'}
+        .
+      </p>
+      {help.reactions.length > 0 && (
+        <>
+          <h3 className="mt-2 font-semibold">Noticed after plants</h3>
+          <ul>
+            {help.reactions.map((r) => (
+              <li key={r} className="border-line border-b py-1">
+                {r}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <h3 className="mt-2 font-semibold">Taken in the last seven days</h3>
+      {help.taken.length === 0 ? (
+        <p>
+          Nothing is on record
+          {help.running.length > 0 && ', but something may have been taken and not ticked'}. Say what was
+          eaten or drunk, when, and how much; describe the plant.
+        </p>
+      ) : (
+        <ul>
+          {help.taken.map((t, i) => (
+            <li key={`${t.on} ${t.lotCode} ${i}`} className="border-line border-b py-1">
+              {date(t.on)}:{' '}
+              <strong>
+                {t.amount == null ? 'an amount nobody weighed' : `${figure(t.amount)} ${t.unit}`}
+              </strong>{' '}
+              of {t.product}
+              {t.lotCode && `, lot ${t.lotCode}`}, {t.way === 'SKIN' ? 'on the skin' : 'by mouth'}
+              <span className="text-soft block text-base">{t.herbs.join('; ')}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+function NumberOf({ label, value, known }: { label: string; value: string; known: boolean }) {
   const digits = value.replace(/[^\d+]/g, '')
   return (
     <div className="border-line border-l-2 pl-3">
@@ -173,11 +269,16 @@ function Number({ label, value }: { label: string; value: string }) {
           )
         ) : (
           <span className="text-base font-normal">
-            not set:{' '}
-            <Link to="/household" className="underline">
-              enter it
-            </Link>
-            , as it is where you live
+            not set
+            {known && (
+              <>
+                :{' '}
+                <Link to="/household" className="underline">
+                  enter it
+                </Link>
+                , as it is where you live
+              </>
+            )}
           </span>
         )}
       </dd>

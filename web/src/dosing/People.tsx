@@ -48,12 +48,22 @@ export function People() {
                         {p.recipient ? ', lives elsewhere' : ''}
                         {p.trimester != null ? `, pregnant, trimester ${p.trimester}` : ''}
                       </p>
-                      {(p.medicines.length > 0 || p.conditions.length > 0) && (
+                      <p className="text-sm">
+                        Takes:{' '}
+                        {p.medicineNames.length + p.medicines.length > 0 ? (
+                          <span className="text-amber font-medium">
+                            {[
+                              ...p.medicineNames.map((m) => m.name),
+                              ...p.medicines.map((m) => MEDICINE[m]),
+                            ].join(', ')}
+                          </span>
+                        ) : (
+                          <span className="text-soft">none said</span>
+                        )}
+                      </p>
+                      {p.conditions.length > 0 && (
                         <p className="text-amber text-sm font-medium">
-                          {[
-                            ...p.medicines.map((m) => MEDICINE[m]),
-                            ...p.conditions.map((c) => CONDITION[c]),
-                          ].join(', ')}
+                          {p.conditions.map((c) => CONDITION[c]).join(', ')}
                         </p>
                       )}
                     </li>

@@ -149,11 +149,11 @@ export function ReactionList({ reactions, named = false }: { reactions: View[]; 
           </span>
           <StrikeOut
             what={`the reaction ${r.said}`}
-            onStrike={(reason) =>
+            onStrike={(because) =>
               ask(
                 api.POST('/api/dosing/reactions/{id}/strike', {
                   params: { path: { id: r.id } },
-                  body: { reason },
+                  body: because,
                 }),
               )
             }

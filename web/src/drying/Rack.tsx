@@ -161,11 +161,11 @@ const UnweighedRow = only('record', function UnweighedRow({ harvest }: { harvest
       <StrikeOut
         what={`the harvest ${harvest.code}`}
         word="it was thrown away, or not picked"
-        onStrike={(reason) =>
+        onStrike={(because) =>
           ask(
             api.POST('/api/field/harvests/{id}/strike', {
               params: { path: { id: harvest.id } },
-              body: { reason },
+              body: because,
             }),
           )
         }

@@ -60,11 +60,11 @@ function RunPage({ run }: { run: RunView }) {
                   {drying && (
                     <StrikeOut
                       what={`the weighing of ${figure(w.massG)} g`}
-                      onStrike={(reason) =>
+                      onStrike={(because) =>
                         ask(
                           api.POST('/api/drying/runs/{id}/weighings/{weighing}/strike', {
                             params: { path: { id: run.id, weighing: w.id } },
-                            body: { reason },
+                            body: because,
                           }),
                         )
                       }
@@ -255,11 +255,11 @@ function Tests({ run }: { run: RunView }) {
             </span>
             <StrikeOut
               what={`the test of ${moment(t.at)}`}
-              onStrike={(reason) =>
+              onStrike={(because) =>
                 ask(
                   api.POST('/api/drying/runs/{id}/tests/{test}/strike', {
                     params: { path: { id: run.id, test: t.id } },
-                    body: { reason },
+                    body: because,
                   }),
                 )
               }

@@ -67,11 +67,11 @@ export function Contacts({ taxon, called }: { taxon: Schemas['TaxonView']; calle
               </span>
               <StrikeOut
                 what={`the contact of ${date(c.on)}`}
-                onStrike={(reason) =>
+                onStrike={(because) =>
                   ask(
                     api.POST('/api/field/contacts/{id}/strike', {
                       params: { path: { id: c.id } },
-                      body: { reason },
+                      body: because,
                     }),
                   )
                 }

@@ -1,15 +1,20 @@
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { api, ask } from '../api/client'
 import { asBegun, type Answer, type Seen } from '../identification/Look'
+import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { useKept } from '../ui/kept'
 import { ProblemNotice } from '../ui/page'
 import { VERDICT } from '../ui/dictionary'
 import { NONE, PictureField, type Chosen } from './PictureField'
 import { only } from '../ui/may'
+import { useSecond, wantsSecond } from '../ui/Second'
 
 export interface Kept {
   otherPlants?: boolean
   secondObserver?: string
+  second?: string
   book?: string
 }
 
@@ -50,8 +55,17 @@ export const KeepIdentification = only(
   }) {
     const [second, setSecond] = useKept(draft, 'second', '')
     const [book, setBook] = useKept(draft, 'book', '')
+    const signs = useSecond()
     const [pictures, setPictures] = useState(NONE)
     const [others, setOthers] = useKept(draft, 'others', false)
+    const [named, setNamed] = useState('')
+    const looksToo = wantsSecond(error)
+    const observers = useQuery({
+      queryKey: ['observers'],
+      queryFn: () => ask(api.GET('/api/household/observers')),
+      enabled: looksToo,
+    })
+    const word = named || signs.second
     const again = answer?.again.length ?? 0
     const status = again > 0 && answer?.verdict.status === 'CONFIRMED' ? 'NOT_YET' : answer?.verdict.status
     return (
@@ -60,7 +74,12 @@ export const KeepIdentification = only(
         onSubmit={(e) => {
           e.preventDefault()
           onKeep(
-            { otherPlants: others, ...(second ? { secondObserver: second } : {}), ...(book ? { book } : {}) },
+            {
+              otherPlants: others,
+              ...(second ? { secondObserver: second } : {}),
+              ...(word ? { second: word } : {}),
+              ...(book ? { book } : {}),
+            },
             pictures,
           )
         }}
@@ -75,10 +94,27 @@ export const KeepIdentification = only(
             onChange={setOthers}
           />
         )}
-        <Input label="Who else looked" value={second} onChange={(e) => setSecond(e.target.value)} />
+        <Input
+          label="Who else looked"
+          hint="for the record"
+          value={second}
+          onChange={(e) => setSecond(e.target.value)}
+        />
         <Input label="Book, edition and page" value={book} onChange={(e) => setBook(e.target.value)} />
         <PictureField label="Pictures of what you saw" chosen={pictures} onChange={setPictures} />
         <ProblemNotice error={error} />
+        {looksToo && observers.data && observers.data.length > 0 && (
+          <Choose
+            label="Looked too, named by the keeper"
+            value={named}
+            onChange={setNamed}
+            choices={[
+              { value: '', label: 'nobody of these' },
+              ...observers.data.map((o) => ({ value: o.id, label: o.name, hint: o.why })),
+            ]}
+          />
+        )}
+        {named === '' && signs.panel(error)}
         <Button kind="main" type="submit" disabled={busy}>
           {status ? `Keep this verdict: ${VERDICT[status]}` : 'Keep what I saw'}
         </Button>

@@ -91,11 +91,11 @@ export function WhenReady({ stand }: { stand: Schemas['StandView'] }) {
                 {date(s.on)}, {STAGE[s.stage]}, {s.seenBy}
                 <StrikeOut
                   what={`the sighting of ${date(s.on)}`}
-                  onStrike={(reason) =>
+                  onStrike={(because) =>
                     ask(
                       api.POST('/api/field/stands/{id}/sightings/{sighting}/strike', {
                         params: { path: { id: stand.id, sighting: s.id } },
-                        body: { reason },
+                        body: because,
                       }),
                     )
                   }

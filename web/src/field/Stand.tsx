@@ -8,6 +8,7 @@ import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { GROUND, PERMISSION, PLENTY, STAGE, VERDICT } from '../ui/dictionary'
 import { StrikeOut } from '../ui/StrikeOut'
+import { TakenBack } from '../ui/TakenBack'
 import { date } from '../ui/words'
 import { Contacts } from './Contacts'
 import { OverYears } from './Years'
@@ -114,11 +115,11 @@ function Look({ stand, look }: { stand: Schemas['StandView']; look: Schemas['Ide
       <StrikeOut
         what={`the look of ${date(look.on)}`}
         word="this look was wrong"
-        onStrike={(reason) =>
+        onStrike={(because) =>
           ask(
             api.POST('/api/field/stands/{id}/identifications/{look}/strike', {
               params: { path: { id: stand.id, look: look.id } },
-              body: { reason },
+              body: because,
             }),
           )
         }
@@ -175,6 +176,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
         </>
       }
     >
+      <TakenBack subject={stand.id} />
       <p className="mb-3">
         {stand.place} · {stand.commonName}
         {stand.scientificName && (

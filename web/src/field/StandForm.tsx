@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useState } from 'react'
 import { Controller, useForm } from 'react-hook-form'
 import { z } from 'zod'
-import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { api, ask, ifMatch, ProblemError, refusedBy, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { draftKey, read, useKeptId, write } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
@@ -11,6 +11,7 @@ import { Choose } from '../ui/Choose'
 import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
+import { useSecond, wantsSecond } from '../ui/Second'
 import { useSaved } from '../ui/useSaved'
 
 const form = z.object({
@@ -107,6 +108,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
       callback: ({ values }) => write(draftKey(draft, 'values'), values),
     })
   }, [subscribe, draft])
+  const second = useSecond()
   const save = useSaved(
     draft,
     ({ v, version }: { v: Values; version: number }) => {
@@ -120,6 +122,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         elevationM: degreesOf(v.elevationM),
         growingSince: numberOf(v.growingSince),
         reason: v.reason || undefined,
+        second: second.second,
       }
       return stand
         ? ask(
@@ -132,6 +135,11 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
     },
     onDone,
   )
+  // A stand laid anew where something spoke against the place wants a reason too.
+  const askedWhy =
+    wantsSecond(save.error) ||
+    refusedBy(save.error).some((r) => r.code === 'SAME_PLACE') ||
+    Boolean(f.getValues('reason'))
   const { setError } = f
   useEffect(() => {
     if (save.error instanceof ProblemError) {
@@ -244,15 +252,20 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
           />
         </div>
         <div className="mt-3 space-y-3">
-          {stand && (
+          {(stand || askedWhy) && (
             <Input
               label="Why"
-              hint="needed to call it clean, allowed, unprotected, plentiful, older or free of a toxic neighbour again"
+              hint={
+                stand
+                  ? 'needed to call it clean, allowed, unprotected, plentiful, older or free of a toxic neighbour again'
+                  : 'why what speaks against this place does not hold for this stand'
+              }
               {...f.register('reason')}
               error={errors.reason?.message}
             />
           )}
           <ProblemNotice error={save.error} />
+          {second.panel(save.error)}
           <WhatChanged
             error={save.error}
             before={

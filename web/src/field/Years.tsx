@@ -151,11 +151,11 @@ function Counts({ stand, counts }: { stand: Schemas['StandView']; counts: Years[
                 </span>
                 <StrikeOut
                   what={`the count of ${date(c.on)}`}
-                  onStrike={(reason) =>
+                  onStrike={(because) =>
                     ask(
                       api.POST('/api/field/stands/{id}/counts/{count}/strike', {
                         params: { path: { id: stand.id, count: c.id } },
-                        body: { reason },
+                        body: because,
                       }),
                     )
                   }

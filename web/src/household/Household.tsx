@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { v7 } from 'uuid'
 import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input, NumberInput, Toggle } from '../ui/controls'
@@ -22,6 +23,7 @@ export function Household() {
         <div className="space-y-4">
           <Settings keeper={keeper} />
           {keeper && <Members />}
+          <Observers keeper={keeper} />
         </div>
         <div className="space-y-4">
           <Backup />
@@ -175,6 +177,96 @@ function Members() {
         )}
       </Loaded>
       <NewMember />
+    </Section>
+  )
+}
+
+/** Whose eyes count beside one's own though they have no account: named beforehand, and only for looking. */
+function Observers({ keeper }: { keeper: boolean }) {
+  const queries = useQueryClient()
+  const [id, setId] = useState(() => v7())
+  const [name, setName] = useState('')
+  const [why, setWhy] = useState('')
+  const observers = useQuery({
+    queryKey: ['observers'],
+    queryFn: () => ask(api.GET('/api/household/observers')),
+  })
+  const renew = () => queries.invalidateQueries({ queryKey: ['observers'] })
+  const add = useMutation({
+    mutationFn: () => ask(api.POST('/api/household/observers', { body: { id, name, why } })),
+    onSuccess: () => {
+      setId(v7())
+      setName('')
+      setWhy('')
+      return renew()
+    },
+  })
+  const end = useMutation({
+    mutationFn: (observer: string) =>
+      ask(api.POST('/api/household/observers/{id}/end', { params: { path: { id: observer } } })),
+    onSuccess: renew,
+  })
+  return (
+    <Section title="Second observers">
+      <p className="text-soft text-sm">
+        A stand that came into doubt is cleared by two who look. Somebody with an account signs for
+        themselves; somebody without one is named here first, and counts from the next day on.
+      </p>
+      <Loaded query={observers}>
+        {(all) =>
+          all.length === 0 ? (
+            <p className="py-1">Nobody is named.</p>
+          ) : (
+            <ul>
+              {all.map((o) => (
+                <li key={o.id} className="border-line flex flex-wrap items-center gap-3 border-b py-2">
+                  <span className="min-w-40 flex-1">
+                    <span className="font-medium">{o.name}</span>
+                    <span className="text-soft block text-sm">
+                      {o.why}; counts from {date(o.vouchesFrom.slice(0, 10))}
+                    </span>
+                  </span>
+                  {keeper && (
+                    <Button
+                      disabled={end.isPending}
+                      aria-label={`No longer: ${o.name}`}
+                      onClick={() => end.mutate(o.id)}
+                    >
+                      No longer
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+          )
+        }
+      </Loaded>
+      {keeper && (
+        <form
+          className="mt-2 space-y-2"
+          onSubmit={(e) => {
+            e.preventDefault()
+            add.mutate()
+          }}
+        >
+          <Input
+            label="Name"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            error={errorAt(add.error, 'name')}
+          />
+          <Input
+            label="How they know plants"
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+            error={errorAt(add.error, 'why')}
+          />
+          <ProblemNotice error={end.error} />
+          <Button type="submit" disabled={add.isPending}>
+            Name them
+          </Button>
+        </form>
+      )}
     </Section>
   )
 }

@@ -1,14 +1,17 @@
 import { useKept, useKeptId } from '../ui/kept'
 import { isoToday } from '../ui/clock'
 import { number } from '../ui/read'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, ask, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { TakenBack } from '../ui/TakenBack'
 import { Unsaved } from '../ui/Unsaved'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { MedicineNames } from './MedicineNames'
 import { CONDITION, MEDICINE, type Condition, type Medicine } from '../ui/dictionary'
+import { Findings } from '../ui/Findings'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
 import { useFamilies, usePeople } from './queries'
@@ -132,7 +135,13 @@ function PersonForm({
             }),
           )
         : ask(api.POST('/api/people', { body: sent })),
-    () => navigate('/dosing'),
+    async (saved: Schemas['PersonView']) => {
+      // Something new may not go with what was taken in the weeks before: said here and now.
+      const before = await ask(
+        api.GET('/api/dosing/people/{id}/taken-before', { params: { path: { id: saved.id } } }),
+      )
+      await navigate(before.length > 0 ? `/dosing/people/${saved.id}?saved` : '/dosing')
+    },
   )
   const problem = save.error instanceof ProblemError ? save.error.problem : undefined
   const at = (field: string) => problem?.errors?.find((e) => e.field === field)?.message
@@ -142,6 +151,8 @@ function PersonForm({
   return (
     <Page title={person ? person.name : 'Somebody new'}>
       <Unsaved form={draft} />
+      {person && <TakenBack subject={person.id} />}
+      {person && <TakenBefore id={person.id} />}
       <form
         className="grid gap-4 lg:grid-cols-3"
         onSubmit={(e) => {
@@ -267,6 +278,25 @@ function PersonForm({
       </form>
       {person && more?.(person)}
     </Page>
+  )
+}
+
+/** What was taken in the weeks before, judged by what is known of the person now. */
+function TakenBefore({ id }: { id: string }) {
+  const [search] = useSearchParams()
+  const before = useQuery({
+    queryKey: ['taken-before', id],
+    queryFn: () => ask(api.GET('/api/dosing/people/{id}/taken-before', { params: { path: { id } } })),
+  })
+  if (!before.data || before.data.length === 0) return null
+  return (
+    <div className="mb-3 space-y-2" role="alert">
+      <p className="text-lg font-semibold">
+        {search.has('saved') ? 'Saved. ' : ''}Tell the prescriber or pharmacist what was taken in the last
+        weeks:
+      </p>
+      <Findings findings={before.data} label="What was taken in the weeks before" />
+    </div>
   )
 }
 

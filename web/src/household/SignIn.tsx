@@ -2,6 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { useMutation } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { Controller, useForm } from 'react-hook-form'
+import { Link } from 'react-router'
 import { z } from 'zod'
 import { api, ask, ProblemError } from '../api/client'
 import { Choose } from '../ui/Choose'
@@ -67,6 +68,12 @@ export function SignIn() {
         <h1 className="text-4xl font-bold tracking-tight">Sallowbrook</h1>
         <p className="text-xl">
           From the hedge to the spoon: know the plant, dry it, make it, dose it, trace it.
+        </p>
+        <p>
+          <Link to="/help" className="text-madder text-lg font-semibold underline">
+            Something is wrong
+          </Link>
+          <span className="text-soft"> with somebody: what to do, without signing in</span>
         </p>
         <SafetyLine />
       </div>

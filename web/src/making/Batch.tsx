@@ -90,11 +90,11 @@ function BatchPage({ batch }: { batch: BatchView }) {
               <StrikeOut
                 what={`the pressing of ${figure(batch.yieldAmount)} ${batch.plan.unit}`}
                 word="the pressing was wrong"
-                onStrike={(reason) =>
+                onStrike={(because) =>
                   ask(
                     api.POST('/api/making/batches/{id}/press/strike', {
                       params: { path: { id: batch.id }, header: ifMatch(batch.version) },
-                      body: { reason },
+                      body: because,
                     }),
                   )
                 }
@@ -155,14 +155,14 @@ function BatchPage({ batch }: { batch: BatchView }) {
                     <StrikeOut
                       what={`the filling of ${c.code}`}
                       word="was not filled"
-                      onStrike={(reason) =>
+                      onStrike={(because) =>
                         ask(
                           api.POST('/api/making/batches/{id}/containers/{bottle}/strike', {
                             params: {
                               path: { id: batch.id, bottle: c.id },
                               header: ifMatch(batch.version),
                             },
-                            body: { reason },
+                            body: because,
                           }),
                         )
                       }
@@ -225,11 +225,11 @@ function Shake({ batch }: { batch: BatchView }) {
           </span>
           <StrikeOut
             what={`the shaking of ${date(last.on)}`}
-            onStrike={(reason) =>
+            onStrike={(because) =>
               ask(
                 api.POST('/api/making/batches/{id}/shakes/{shake}/strike', {
                   params: { path: { id: batch.id, shake: last.id } },
-                  body: { reason },
+                  body: because,
                 }),
               )
             }

@@ -60,11 +60,11 @@ export function Pan({ batch }: { batch: BatchView }) {
             <strong>{figure(w.massG)} g</strong>
             <StrikeOut
               what={`the weight of ${figure(w.massG)} g`}
-              onStrike={(reason) =>
+              onStrike={(because) =>
                 ask(
                   api.POST('/api/making/batches/{id}/pan/{weighing}/strike', {
                     params: { path: { id: batch.id, weighing: w.id } },
-                    body: { reason },
+                    body: because,
                   }),
                 )
               }

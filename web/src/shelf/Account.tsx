@@ -47,11 +47,11 @@ export function Account({ lot }: { lot: LotView }) {
               <StrikeOut
                 what={`${WHAT[c.what]} on ${date(c.on)}`}
                 word="strike it out"
-                onStrike={(reason) =>
+                onStrike={(because) =>
                   ask(
                     api.POST('/api/shelf/lots/{id}/changes/{change}/strike', {
                       params: { path: { id: lot.id, change: c.id } },
-                      body: { reason },
+                      body: because,
                     }),
                   )
                 }

@@ -5,22 +5,26 @@ import { Button, Input } from '../ui/controls'
 import { Mould } from '../ui/Mould'
 import { ProblemNotice, Section } from '../ui/page'
 import { only } from '../ui/may'
+import { useSecond } from '../ui/Second'
 
 /** Sets a lot and all that was made from it aside at once, and takes the doubt back. */
 export const DoubtLot = only('record', function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
   const queries = useQueryClient()
+  const second = useSecond()
   const [reason, setReason] = useState('')
   const doubted = lot.doubt != null
   const send = useMutation({
     mutationFn: () => {
       const how = {
         params: { path: { id: lot.id }, header: ifMatch(lot.version) },
-        body: { reason },
       }
       return ask(
         doubted
-          ? api.POST('/api/tracing/lots/{id}/clear', how)
-          : api.POST('/api/tracing/lots/{id}/doubt', how),
+          ? api.POST('/api/tracing/lots/{id}/clear', {
+              ...how,
+              body: { reason, second: second.second },
+            })
+          : api.POST('/api/tracing/lots/{id}/doubt', { ...how, body: { reason } }),
       )
     },
     onSuccess: () => setReason(''),
@@ -50,6 +54,7 @@ export const DoubtLot = only('record', function DoubtLot({ lot }: { lot: Schemas
       />
       <div className="mt-2 space-y-2">
         <ProblemNotice error={send.error} />
+        {second.panel(send.error)}
         <Button kind={doubted ? 'quiet' : 'grave'} onClick={() => send.mutate()} disabled={send.isPending}>
           {doubted ? 'Take the doubt back' : 'Doubt this lot'}
         </Button>

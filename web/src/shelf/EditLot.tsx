@@ -5,6 +5,7 @@ import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { Count } from './StockTake'
 import { only } from '../ui/may'
+import { useSecond } from '../ui/Second'
 
 type LotView = Schemas['LotView']
 
@@ -60,6 +61,10 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
   const [opened, setOpened] = useState(lot.openedOn ?? '')
   const [number, setNumber] = useState(lot.supplierLot)
   const [desiccant, setDesiccant] = useState(lot.desiccantOn ?? '')
+  const second = useSecond()
+  const [reason, setReason] = useState('')
+  // Opened later than was noted, or not at all: it would keep longer.
+  const later = lot.openedOn != null && (opened === '' || opened > lot.openedOn)
   const save = useMutation({
     mutationFn: () =>
       ask(
@@ -71,6 +76,7 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
             openedOn: opened || undefined,
             supplierLot: number,
             desiccantOn: desiccant || undefined,
+            ...(later ? { reason, second: second.second } : {}),
           },
         }),
       ),
@@ -103,6 +109,15 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
         onChange={(e) => setOpened(e.target.value)}
         error={at('openedOn')}
       />
+      {later && (
+        <Input
+          label="Why it was not opened then"
+          hint="it would keep longer by this"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          error={at('reason')}
+        />
+      )}
       <Input
         label="Number on its label"
         hint="of what was bought"
@@ -119,6 +134,7 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
         error={at('desiccantOn')}
       />
       <ProblemNotice error={save.error} />
+      {second.panel(save.error)}
       <Button kind="main" type="submit" disabled={save.isPending}>
         Keep it so
       </Button>

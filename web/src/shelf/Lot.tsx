@@ -1,13 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Figure, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { State } from '../ui/State'
+import { useSecond } from '../ui/Second'
 import { StrikeOut } from '../ui/StrikeOut'
+import { TakenBack } from '../ui/TakenBack'
 import { tray } from '../ui/tray'
 import { PART } from '../ui/dictionary'
 import { date, figure, range, moment } from '../ui/words'
@@ -68,7 +70,14 @@ function LotPage({ lot }: { lot: LotView }) {
                 <ButtonLink to={`/dosing/direct/new?lot=${lot.id}`}>Use it as it is</ButtonLink>
               </Only>
             )}
-          {finished && (
+          {lot.herbs.length > 0 && (lot.stage === 'FILLED' || lot.stage === 'BATCH') && (
+            <Only deed="record">
+              <ButtonLink to={`/dosing/direct/new?swallowed=${lot.id}`}>
+                Something of it was swallowed
+              </ButtonLink>
+            </Only>
+          )}
+          {finished && !lot.neverFilled && (
             <Only deed="record">
               <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
                 Plan a course
@@ -78,6 +87,15 @@ function LotPage({ lot }: { lot: LotView }) {
         </>
       }
     >
+      {lot.neverFilled && (
+        <p className="border-amber bg-amber-pale mb-3 border-l-8 px-3 py-2">
+          Struck out as never filled. Where it would have come from stays on record; what is in it now, if
+          anything, came from somewhere else.
+        </p>
+      )}
+      <div className="mb-3">
+        <TakenBack subject={lot.id} />
+      </div>
       <div className="grid gap-4 lg:grid-cols-[16rem_1fr_1fr]">
         {lot.stage === 'HARVEST' ? (
           <Basket
@@ -206,11 +224,11 @@ function LotPage({ lot }: { lot: LotView }) {
             <StrikeOut
               what={`the harvest ${lot.code}`}
               word="this harvest was noted by mistake"
-              onStrike={(reason) =>
+              onStrike={(because) =>
                 ask(
                   api.POST('/api/field/harvests/{id}/strike', {
                     params: { path: { id: lot.id } },
-                    body: { reason },
+                    body: because,
                   }),
                 )
               }
@@ -226,22 +244,29 @@ function LotPage({ lot }: { lot: LotView }) {
 
 const Release = only('record', function Release({ lot }: { lot: LotView }) {
   const queries = useQueryClient()
+  const second = useSecond()
   const [reason, setReason] = useState('')
   const release = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/release', {
           params: { path: { id: lot.id }, header: ifMatch(lot.version) },
-          body: { reason },
+          body: { reason, second: second.second },
         }),
       ),
     onSettled: () => queries.invalidateQueries(),
   })
   return (
     <Section title="Release the hold">
-      <Input label="What resolved it" value={reason} onChange={(e) => setReason(e.target.value)} />
+      <Input
+        label="What resolved it"
+        value={reason}
+        error={errorAt(release.error, 'reason')}
+        onChange={(e) => setReason(e.target.value)}
+      />
       <div className="mt-2 space-y-2">
-        <ProblemNotice error={release.error} />
+        {!errorAt(release.error, 'reason') && <ProblemNotice error={release.error} />}
+        {second.panel(release.error)}
         <Button onClick={() => release.mutate()} disabled={release.isPending}>
           Release
         </Button>

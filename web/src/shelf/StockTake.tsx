@@ -4,6 +4,7 @@ import { v7 } from 'uuid'
 import { api, ask, errorAt, ifMatch, ProblemError, type Schemas } from '../api/client'
 import { ScaleReader } from '../drying/ScaleReader'
 import { isoToday } from '../ui/clock'
+import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input, NumberInput } from '../ui/controls'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
@@ -11,6 +12,7 @@ import { figure } from '../ui/words'
 import { inOrder } from './find'
 import { useLots } from './queries'
 import { pageOnly } from '../ui/may'
+import { useSecond } from '../ui/Second'
 
 type LotView = Schemas['LotView']
 
@@ -128,18 +130,41 @@ function CountAs({ lot, onDone }: { lot: LotView; onDone: () => void }) {
   )
 }
 
+type More = NonNullable<Schemas['CountRequest']['more']>
+
+const MORE: { value: More; label: string; hint: string }[] = [
+  {
+    value: 'MEASURED_WRONG',
+    label: 'It was measured wrongly at first',
+    hint: 'all of it has the origin on record; a keeper says so, or two together',
+  },
+  {
+    value: 'UNKNOWN',
+    label: 'Nobody knows, or from somewhere else',
+    hint: 'it becomes a lot of its own, of unknown origin and not for use',
+  },
+]
+
 /** What is really there; what is far off wants a reason. */
 export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
   const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [amount, setAmount] = useState('')
   const [reason, setReason] = useState('')
+  const second = useSecond()
+  const [more, setMore] = useState<More>()
   const count = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/count', {
           params: { path: { id: lot.id }, header: ifMatch(lot.version) },
-          body: { id, amount: number(amount), reason, on: isoToday() },
+          body: {
+            id,
+            amount: number(amount),
+            reason,
+            on: isoToday(),
+            ...(more ? { more, second: second.second } : {}),
+          },
         }),
       ),
     onError: (e) => {
@@ -151,6 +176,7 @@ export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
     },
   })
   const asked = errorAt(count.error, 'reason')
+  const whereFrom = more !== undefined || errorAt(count.error, 'more') !== undefined
   return (
     <form
       className="mt-2 flex flex-wrap items-end gap-3"
@@ -178,6 +204,18 @@ export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
           hint="needed where it is far off"
         />
       </div>
+      {whereFrom && (
+        <div className="w-full">
+          <Choose
+            label="Where the rest is from"
+            value={more ?? ''}
+            onChange={setMore}
+            error={errorAt(count.error, 'more')}
+            choices={MORE}
+          />
+        </div>
+      )}
+      <div className="w-full empty:hidden">{second.panel(count.error)}</div>
       <Button kind="main" type="submit" disabled={count.isPending || amount.trim() === ''}>
         That is there
       </Button>

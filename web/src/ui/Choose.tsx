@@ -10,7 +10,7 @@ import {
   ListboxOption,
   ListboxOptions,
 } from '@headlessui/react'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { box } from './controls'
 
 /** Enter opens the list, as the space bar does; a form is sent from its button, never from a chooser. */
@@ -62,6 +62,9 @@ const MANY = 15
 /** A long list: any word of it, in any order and case, narrows it. */
 function Find<T extends string>({ label, value, choices, onChange, error }: Props<T>) {
   const [words, setWords] = useState('')
+  // What was typed and is nothing of the list stays in the field, and is pointed at before anything is saved.
+  const [held, setHeld] = useState('')
+  const picked = useRef(false)
   const wanted = words.toLocaleLowerCase().split(/\s+/)
   const found = choices.filter((c) => {
     const all = `${c.label} ${c.hint ?? ''}`.toLocaleLowerCase()
@@ -73,16 +76,35 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
       <Combobox<string>
         immediate
         value={value}
-        onChange={(v) => v && onChange(v as T)}
-        onClose={() => setWords('')}
+        onChange={(v) => {
+          if (!v) return
+          picked.current = true
+          setHeld('')
+          onChange(v as T)
+        }}
+        onClose={() => {
+          const typed = words.trim()
+          const exact = choices.find((c) => c.label.toLocaleLowerCase() === typed.toLocaleLowerCase())
+          if (typed && !picked.current) {
+            if (exact) onChange(exact.value)
+            setHeld(exact ? '' : typed)
+          }
+          picked.current = false
+          setWords('')
+        }}
       >
         <ComboboxInput
           className={box}
           autoComplete="off"
           placeholder="choose, or type to find"
-          displayValue={(v: string | null) => choices.find((c) => c.value === v)?.label ?? ''}
+          data-held={held || undefined}
+          aria-invalid={held ? true : undefined}
+          displayValue={(v: string | null) => held || (choices.find((c) => c.value === v)?.label ?? '')}
           onFocus={(e) => e.currentTarget.select()}
-          onChange={(e) => setWords(e.target.value)}
+          onChange={(e) => {
+            setWords(e.target.value)
+            setHeld('')
+          }}
         />
         <ComboboxOptions
           anchor="bottom start"
@@ -96,7 +118,7 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
           {found.length === 0 && <p className="text-soft px-2 py-2">Nothing is called that.</p>}
         </ComboboxOptions>
       </Combobox>
-      <Wrong error={error} />
+      <Wrong error={held ? `“${held}” was not chosen: choose from the list, or clear it` : error} />
     </HField>
   )
 }

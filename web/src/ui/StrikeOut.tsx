@@ -1,8 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { errorAt } from '../api/client'
 import { Button, Input } from './controls'
 import { ProblemNotice } from './page'
 import { only } from './may'
+import { useSecond, type Because } from './Second'
 
 /** What was noted and was wrong: struck out with a reason, it stays in the record and leaves every reckoning. */
 export const StrikeOut = only(
@@ -15,13 +17,14 @@ export const StrikeOut = only(
     /** Which of several alike, for whoever hears it read: "the weighing of 212 g". */
     what: string
     word?: string
-    onStrike: (reason: string) => Promise<unknown>
+    onStrike: (because: Because) => Promise<unknown>
   }) {
     const queries = useQueryClient()
     const [open, setOpen] = useState(false)
+    const second = useSecond()
     const [reason, setReason] = useState('')
     const strike = useMutation({
-      mutationFn: () => onStrike(reason),
+      mutationFn: () => onStrike({ reason, second: second.second }),
       onSuccess: async () => {
         setOpen(false)
         await queries.invalidateQueries()
@@ -51,9 +54,11 @@ export const StrikeOut = only(
           label={`Why ${what} is struck out`}
           value={reason}
           autoFocus
+          error={errorAt(strike.error, 'reason')}
           onChange={(e) => setReason(e.target.value)}
         />
-        <ProblemNotice error={strike.error} />
+        {!errorAt(strike.error, 'reason') && <ProblemNotice error={strike.error} />}
+        {second.panel(strike.error)}
         <div className="flex gap-2">
           <Button type="submit" disabled={strike.isPending || reason.trim() === ''}>
             Strike it out

@@ -18,7 +18,14 @@ export function Button({
   kind = 'quiet',
   ...props
 }: React.ButtonHTMLAttributes<HTMLButtonElement> & { kind?: keyof typeof look }) {
-  return <button type="button" {...props} className={`${base} ${look[kind]} ${props.className ?? ''}`} />
+  return (
+    <button
+      type="button"
+      data-kind={kind}
+      {...props}
+      className={`${base} ${look[kind]} ${props.className ?? ''}`}
+    />
+  )
 }
 
 export function ButtonLink({

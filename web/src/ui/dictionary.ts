@@ -27,7 +27,9 @@ export const MEDICINE: Record<Medicine, string> = {
   HEART_RHYTHM: 'heart rhythm medicines (antiarrhythmics)',
   LITHIUM: 'lithium',
   ANTIDEPRESSANT: 'antidepressants',
+  SSRI: 'antidepressants that keep serotonin up (SSRI, SNRI)',
   DIABETES: 'diabetes medicines',
+  INSULIN_OR_SULFONYLUREA: 'insulin and tablets that drive it out (sulfonylureas)',
   BLOOD_PRESSURE: 'blood pressure medicines (antihypertensives)',
   DIURETIC: 'water tablets (diuretics)',
   ANTI_INFLAMMATORY: 'anti-inflammatory pain killers (NSAIDs)',
@@ -43,9 +45,12 @@ export const MEDICINE: Record<Medicine, string> = {
   THEOPHYLLINE: 'theophylline',
   STOMACH_ACID: 'medicines against stomach acid',
   METHOTREXATE: 'methotrexate',
-  THYROID: 'thyroid medicines',
+  THYROID: 'thyroid hormones (such as levothyroxine)',
+  ANTITHYROID: 'medicines against an overactive thyroid',
+  IRON: 'iron tablets',
   STEROID: 'cortisone-like steroids',
   EMERGENCY_CONTRACEPTIVE: 'emergency contraceptives',
+  PLAIN: 'nothing of note known here but with St John’s-wort',
   OTHER: 'another prescribed medicine',
   NOT_SURE: 'something nobody is sure of',
 }
@@ -398,6 +403,11 @@ export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {
   BREATH: 'trouble breathing',
   FAINTING: 'fainting',
   HEART: 'a racing or stumbling heart',
+  CHEST_PAIN: 'chest pain',
+  FIT: 'a fit',
+  SIGHT: 'blurred sight or wide pupils',
+  WEAKNESS: 'sudden weakness or numbness',
+  BLISTERS: 'blisters or peeling skin',
   NAUSEA: 'nausea or vomiting',
   DIARRHOEA: 'diarrhoea',
   CRAMP: 'cramp of the belly',
@@ -427,6 +437,10 @@ export const MANNER: Record<Schemas['DirectView']['manner'], { name: string; hin
   EATEN: { name: 'eaten', hint: 'as food or nibbled on the way; counted into the day' },
   CHEWED: { name: 'chewed', hint: 'for what it does: a dose' },
   POWDER_SWALLOWED: { name: 'as powder, swallowed', hint: 'stirred into something wet: a dose' },
+  SWALLOWED: {
+    name: 'swallowed already',
+    hint: 'out of any jar or bottle, without a course: kept and counted',
+  },
 }
 
 export const SKIN: Record<NonNullable<Schemas['CourseRequest']['skin']>, { name: string; hint?: string }> = {

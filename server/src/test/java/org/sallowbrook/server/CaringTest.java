@@ -118,8 +118,11 @@ public class CaringTest extends ServerTest {
             ilse.post("/api/dosing/reactions/" + r.path("id").asString() + "/strike", Map.of("reason", "it was a wasp"))
                     .expect(200);
         }
-        ilse.post("/api/dosing/courses", chain.course(id(), chain.person, chain.bottle, 1))
-                .expect(200);
+        // It may be taken again, by whoever says that they know of it.
+        Map<String, Object> again = chain.course(id(), chain.person, chain.bottle, 1);
+        assertThat(ilse.post("/api/dosing/courses", again).expect(422).codes()).contains("REACTION_TAKEN_BACK");
+        again.put("acknowledged", List.of(Map.of("code", "REACTION_TAKEN_BACK", "reason", "it was the wasp")));
+        ilse.post("/api/dosing/courses", again).expect(200);
     }
 
     /** Blisters after touching it speak against swallowing it as well. */
@@ -159,9 +162,12 @@ public class CaringTest extends ServerTest {
                         .expect(422)
                         .codes())
                 .contains("DOSE_ABOVE_CARD");
+        // A meal is no dose, and neither is it eight of them.
+        assertThat(ilse.post("/api/dosing/direct", chain.direct(id(), "lotId", chain.jar, "EATEN", 50.0))
+                        .expect(422)
+                        .codes())
+                .contains("FOOD_TOO_MUCH");
         Map<String, Object> eaten = chain.direct(id(), "lotId", chain.jar, "EATEN", 11.9);
-        ilse.post("/api/dosing/direct", eaten).expect(422);
-        eaten.put("acknowledged", List.of(Map.of("code", "FOOD_ABOVE_DOSE", "reason", "a soup for once")));
         ilse.post("/api/dosing/direct", eaten).expect(200);
         ilse.post("/api/dosing/direct", eaten).expect(200);
         assertThat(ilse.post("/api/dosing/direct", chain.direct(id(), "lotId", chain.jar, "CHEWED", 0.5))
@@ -303,6 +309,10 @@ public class CaringTest extends ServerTest {
                 .expect(200);
         Map<String, Object> earlier = phase(chain, -13, 14, null);
         earlier.put("timesPerDay", 2);
+        ilse.post(
+                        "/api/dosing/trials",
+                        Chain.trial(id(), chain.person, "stinging-nettle", "MOUTH", today().minusDays(20), true))
+                .expect(200);
         ilse.post("/api/dosing/courses", earlier).expect(200);
         UUID early = id();
         dose(ilse, earlier, early, -13, 1);

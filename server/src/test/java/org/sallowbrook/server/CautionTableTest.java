@@ -152,17 +152,69 @@ public class CautionTableTest {
     @Test
     public void medicinesAreFoundByTheNameOnThePacketTypingErrorsToo() throws IOException {
         Medicines medicines = MedicineNames.load();
-        assertThat(medicines.size()).isGreaterThan(300);
-        assertThat(medicines.search("ibuprofin"))
+        assertThat(medicines.size()).isGreaterThan(900);
+        assertThat(medicines.search("ibuprofin").like())
                 .extracting(Medicines.Named::name)
                 .contains("ibuprofen");
-        assertThat(medicines.search("Warfa"))
+        assertThat(medicines.search("Warfa").holding())
                 .singleElement()
                 .satisfies(m -> assertThat(m.classes()).containsExactly(MedicineClass.ANTICOAGULANT));
         assertThat(medicines.named("tramadol").orElseThrow().classes())
                 .containsExactlyInAnyOrder(MedicineClass.OPIOID, MedicineClass.SEROTONERGIC_PAIN_KILLER);
-        assertThat(medicines.search("xy")).isEmpty();
+        assertThat(medicines.search("xy")).isEqualTo(new Medicines.Found(null, List.of(), List.of()));
         assertThat(medicines.named("no such thing")).isEmpty();
+    }
+
+    /** As people say them: short forms, salts, strengths, older names. */
+    @DataProvider
+    public Object[][] said() {
+        return new Object[][] {
+            {"ASA", MedicineClass.ANTIPLATELET},
+            {"sodium valproate", MedicineClass.ANTIEPILEPTIC},
+            {"iron", MedicineClass.IRON},
+            {"ferrous sulphate", MedicineClass.IRON},
+            {"levothyroxine sodium", MedicineClass.THYROID},
+            {"L-thyroxine 75", MedicineClass.THYROID},
+            {"thiamazole", MedicineClass.ANTITHYROID},
+            {"sertraline hydrochloride 50 mg", MedicineClass.SSRI},
+            {"the pill", MedicineClass.CONTRACEPTIVE},
+            {"melatonin", MedicineClass.SEDATIVE},
+            {"linezolid", MedicineClass.ANTIDEPRESSANT},
+            {"safinamide", MedicineClass.ANTIDEPRESSANT},
+            {"filgotinib", MedicineClass.IMMUNOSUPPRESSANT},
+            {"osimertinib", MedicineClass.CANCER},
+            {"acetazolamide", MedicineClass.DIURETIC},
+            {"meperidine", MedicineClass.SEROTONERGIC_PAIN_KILLER},
+            {"nirmatrelvir/ritonavir", MedicineClass.ANTIRETROVIRAL},
+            {"bendroflumethiazide", MedicineClass.DIURETIC},
+            {"glyburide", MedicineClass.INSULIN_OR_SULFONYLUREA},
+            {"paracetamol", MedicineClass.PLAIN},
+            {"cetirizine", MedicineClass.PLAIN},
+            {"rifampicin", MedicineClass.OTHER},
+        };
+    }
+
+    @Test(dataProvider = "said")
+    public void aMedicineIsKnownAsPeopleSayIt(String name, MedicineClass medicine) throws IOException {
+        assertThat(MedicineNames.load().search(name).known())
+                .as(name)
+                .isNotNull()
+                .satisfies(m -> assertThat(m.classes()).contains(medicine));
+    }
+
+    /** Another medicine is never the answer to a name that is not known. */
+    @Test
+    public void whatIsOnlyWrittenAlikeIsNeverTaken() throws IOException {
+        Medicines medicines = MedicineNames.load();
+        for (String brand : List.of("zorbatrin", "safinamid", "asax", "irone")) {
+            assertThat(medicines.search(brand).known()).as(brand).isNull();
+        }
+        assertThat(medicines.search("safinamid").holding())
+                .extracting(Medicines.Named::name)
+                .containsExactly("safinamide");
+        assertThat(medicines.search("rufinamidde").like())
+                .extracting(Medicines.Named::name)
+                .contains("rufinamide");
     }
 
     @Test

@@ -59,23 +59,36 @@ final class Chain {
                 ? batch
                 : UUID.fromString(filled.path(0).path("id").asString());
         person = person(client);
-        client.post(
-                        "/api/dosing/trials",
-                        Map.of(
-                                "id",
-                                ServerTest.id(),
-                                "personId",
-                                person,
-                                "taxonId",
-                                "stinging-nettle",
-                                "on",
-                                today,
-                                "reaction",
-                                "none",
-                                "well",
-                                true))
-                .expect(200);
+        tried(client, person, today);
         client.post("/api/dosing/courses", course(course, person, bottle, 1)).expect(200);
+    }
+
+    /** Tried yesterday and borne, in both ways. */
+    static void tried(Client client, String person, LocalDate today) {
+        for (String way : List.of("MOUTH", "SKIN")) {
+            client.post(
+                            "/api/dosing/trials",
+                            trial(ServerTest.id(), person, "stinging-nettle", way, today.minusDays(1), true))
+                    .expect(200);
+        }
+    }
+
+    static Map<String, Object> trial(UUID id, String person, String taxon, String way, LocalDate on, boolean well) {
+        return Map.of(
+                "id",
+                id,
+                "personId",
+                person,
+                "taxonId",
+                taxon,
+                "way",
+                way,
+                "on",
+                on,
+                "reaction",
+                "so and so",
+                "well",
+                well);
     }
 
     private JsonNode filled;
@@ -120,7 +133,7 @@ final class Chain {
                 "name",
                 "Stand " + id,
                 "place",
-                "behind the wall",
+                "behind wall " + id,
                 "ground",
                 ground,
                 "permission",

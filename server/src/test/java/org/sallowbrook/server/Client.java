@@ -108,6 +108,15 @@ final class Client {
                 .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
+    /** A second account's word for what this one does next. */
+    String signedBy(String name) {
+        return post("/api/session/second", Map.of("username", name, "password", "merrow-demo"))
+                .expect(200)
+                .body()
+                .path("id")
+                .asString();
+    }
+
     private HttpRequest.Builder json(String method, String path, String body) {
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))

@@ -49,11 +49,16 @@ public class GatesTest extends ServerTest {
                 today(),
                 "stage",
                 "ROSETTE",
-                "status",
-                "CONFIRMED",
                 "observations",
                 List.of(Map.of("character", "leaf-division", "state", "simple")));
         String comfrey = stand(ilse, "Comfrey by the footbridge").path("id").asString();
+        // A verdict of the client's own is not dropped but refused.
+        Map<String, Object> claimed = new java.util.HashMap<>(claim);
+        claimed.put("status", "CONFIRMED");
+        assertThat(ilse.post("/api/field/stands/" + comfrey + "/identifications", claimed)
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("status");
         var kept = ilse.post("/api/field/stands/" + comfrey + "/identifications", claim)
                 .expect(200);
         assertThat(kept.body().path("status").asString()).isEqualTo("NOT_YET");
@@ -302,19 +307,8 @@ public class GatesTest extends ServerTest {
                 .contains("FIRST_TIME");
         ilse.post(
                         "/api/dosing/trials",
-                        Map.of(
-                                "id",
-                                id(),
-                                "personId",
-                                tam.path("id").asString(),
-                                "taxonId",
-                                "meadowsweet",
-                                "on",
-                                today(),
-                                "reaction",
-                                "nothing noticed",
-                                "well",
-                                true))
+                        Chain.trial(
+                                id(), tam.path("id").asString(), "meadowsweet", "MOUTH", today().minusDays(1), true))
                 .expect(200);
         double before = ilse.get("/api/shelf/lots/" + bottle(ilse).path("id").asString())
                 .body()

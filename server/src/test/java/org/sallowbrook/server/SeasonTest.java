@@ -273,7 +273,7 @@ public class SeasonTest extends ServerTest {
                         .expect(200)
                         .body()
                         .size())
-                .isEqualTo(1);
+                .isEqualTo(2);
         assertThat(ilse.get("/api/household/backup")
                         .expect(200)
                         .body()

@@ -64,6 +64,13 @@ public class StockTakeTest extends ServerTest {
         return ilse.change("POST", "/api/shelf/lots/" + lot + "/count", body, version);
     }
 
+    private Client.Answer over(UUID lot, UUID id, String reason) {
+        return count(
+                lot,
+                Map.of("id", id, "amount", 5000, "on", today(), "reason", reason, "more", "MEASURED_WRONG"),
+                lot(lot).path("version"));
+    }
+
     @Test
     public void whatIsFarOffWantsAReasonAndIsNotedOnce() {
         UUID lot = spirit(500);
@@ -75,7 +82,9 @@ public class StockTakeTest extends ServerTest {
         assertThat(count(lot, id, 200, "leaked").status()).isEqualTo(409);
         assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(300);
         // Mistyped at first: more than there was said to be.
-        count(lot, id(), 5000, "a nought was missing").expect(200);
+        assertThat(count(lot, id(), 5000, "a nought was missing").expect(400).wrongFields())
+                .containsExactly("more");
+        over(lot, id(), "a nought was missing").expect(200);
         assertThat(lot(lot).path("amount").asDouble()).isEqualTo(5000);
         // What was filled can't hold more than went in.
         assertThat(count(chain.bottle, id(), 500, "more").expect(400).wrongFields())
@@ -95,7 +104,7 @@ public class StockTakeTest extends ServerTest {
         String path = "/api/shelf/lots/" + lot;
         JsonNode seen = lot(lot).path("version");
         UUID wrong = id();
-        count(lot, wrong, 5000, "a nought too many").expect(200);
+        over(lot, wrong, "a nought too many").expect(200);
         // Who saw it before that does not put it back by saying that it is as it says.
         count(lot, Map.of("id", id(), "amount", 500, "on", today(), "reason", "as it says"), seen)
                 .expect(409);

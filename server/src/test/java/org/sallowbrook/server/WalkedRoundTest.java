@@ -78,15 +78,19 @@ public class WalkedRoundTest extends ServerTest {
         ilse.change("POST", "/api/tracing/stands/" + stand + "/doubt", Map.of("reason", "x"), 0)
                 .expect(200);
         String looks = "/api/field/stands/" + stand + "/identifications";
-        assertThat(ilse.post(looks, Chain.lookBody(ilse, today(), " ilse varga-holm"))
-                        .expect(422)
-                        .codes())
-                .containsExactly("SECOND_OBSERVER");
-        assertThat(ilse.post(looks, Chain.lookBody(ilse, today().minusYears(3), "Tam Holm"))
-                        .expect(422)
-                        .codes())
-                .containsExactly("LOOKED_BEFORE_DOUBT");
-        ilse.post(looks, Chain.lookBody(ilse, today(), "Tam Holm")).expect(200);
+        // A name in words is no second person, whoever's it is.
+        for (String name : List.of("Tam Holm", " ilse varga-holm", "x", "Anybody")) {
+            assertThat(ilse.post(looks, Chain.lookBody(ilse, today(), name))
+                            .expect(422)
+                            .codes())
+                    .containsExactly("SECOND_OBSERVER");
+        }
+        Map<String, Object> early = Chain.lookBody(ilse, today().minusYears(3), null);
+        early.put("second", ilse.signedBy("tam"));
+        assertThat(ilse.post(looks, early).expect(422).codes()).containsExactly("LOOKED_BEFORE_DOUBT");
+        Map<String, Object> together = Chain.lookBody(ilse, today(), null);
+        together.put("second", ilse.signedBy("tam"));
+        ilse.post(looks, together).expect(200);
         assertThat(ilse.get("/api/field/stands/" + stand).body().path("doubted").asBoolean())
                 .isFalse();
     }
@@ -363,22 +367,7 @@ public class WalkedRoundTest extends ServerTest {
 
     private String tried() {
         String person = Chain.person(ilse);
-        ilse.post(
-                        "/api/dosing/trials",
-                        Map.of(
-                                "id",
-                                id(),
-                                "personId",
-                                person,
-                                "taxonId",
-                                "stinging-nettle",
-                                "on",
-                                today(),
-                                "reaction",
-                                "none",
-                                "well",
-                                true))
-                .expect(200);
+        Chain.tried(ilse, person, today());
         return person;
     }
 
@@ -405,22 +394,7 @@ public class WalkedRoundTest extends ServerTest {
         Map<String, Object> person = Chain.personBody(id());
         ilse.post("/api/people", person).expect(200);
         String who = person.get("id").toString();
-        ilse.post(
-                        "/api/dosing/trials",
-                        Map.of(
-                                "id",
-                                id(),
-                                "personId",
-                                who,
-                                "taxonId",
-                                "stinging-nettle",
-                                "on",
-                                today(),
-                                "reaction",
-                                "none",
-                                "well",
-                                true))
-                .expect(200);
+        Chain.tried(ilse, who, today());
         UUID course = id();
         ilse.post("/api/dosing/courses", chain.course(course, who, chain.bottle, 2))
                 .expect(200);
@@ -509,21 +483,7 @@ public class WalkedRoundTest extends ServerTest {
 
     @Test
     public void nobodyTriesAPlantThatIsNoPlant() {
-        ilse.post(
-                        "/api/dosing/trials",
-                        Map.of(
-                                "id",
-                                id(),
-                                "personId",
-                                Chain.person(ilse),
-                                "taxonId",
-                                "no-such-plant",
-                                "on",
-                                today(),
-                                "reaction",
-                                "x",
-                                "well",
-                                true))
+        ilse.post("/api/dosing/trials", Chain.trial(id(), Chain.person(ilse), "no-such-plant", "MOUTH", today(), true))
                 .expect(404);
     }
 
@@ -540,7 +500,7 @@ public class WalkedRoundTest extends ServerTest {
                         .change("PUT", path, Chain.standBody(stand, "stinging-nettle", "CLEAN", "looks fine"), 1)
                         .expect(422)
                         .codes())
-                .containsExactly("KEEPER_DECIDES");
+                .containsExactly("KEEPER_OR_SECOND");
         assertThat(ilse.change("PUT", path, Chain.standBody(stand, "stinging-nettle", "CLEAN", null), 1)
                         .expect(400)
                         .wrongFields())
@@ -618,7 +578,7 @@ public class WalkedRoundTest extends ServerTest {
         body.put("place", "elsewhere");
         assertThat(ilse.post("/api/field/stands", body).expect(409).words()).contains("recorded under this id");
         assertThat(ilse.get("/api/field/stands/" + id).body().path("place").asString())
-                .isEqualTo("behind the wall");
+                .isEqualTo("behind wall " + id);
     }
 
     // ---- who

@@ -24,12 +24,17 @@ final class Case {
     final Person person;
     final DosingGate.Intake intake;
     final LocalDate on;
+
+    /** Whether it is eaten as food: a helping of a kitchen herb is no dose. */
+    final boolean food;
+
     final List<Finding> findings = new ArrayList<>();
 
     /** Medicines a constituent already stopped, so that the card need not say it again. */
     final Set<MedicineClass> stoppedBy = EnumSet.noneOf(MedicineClass.class);
 
-    Case(Product product, Person person, DosingGate.Intake intake, LocalDate on) {
+    Case(Product product, Person person, DosingGate.Intake intake, LocalDate on, boolean food) {
+        this.food = food;
         this.product = product;
         this.person = person;
         this.intake = intake;

@@ -38,8 +38,9 @@ final class ConstituentGate {
             MedicineClass.DIABETES,
             MedicineClass.STOMACH_ACID);
     /** Dangerous together with a plant that raises serotonin itself. */
-    private static final Set<MedicineClass> SEROTONERGIC = EnumSet.of(
+    static final Set<MedicineClass> SEROTONERGIC = EnumSet.of(
             MedicineClass.ANTIDEPRESSANT,
+            MedicineClass.SSRI,
             MedicineClass.TRIPTAN,
             MedicineClass.SEROTONERGIC_PAIN_KILLER,
             MedicineClass.LITHIUM);
@@ -48,10 +49,12 @@ final class ConstituentGate {
             Condition.BLEEDING_DISORDER, Condition.KIDNEY_DISEASE, Condition.LIVER_DISEASE, Condition.G6PD_DEFICIENCY);
     private static final Set<MedicineClass> SALICYLATE_ADDS = EnumSet.of(
             MedicineClass.ANTI_INFLAMMATORY,
-            MedicineClass.ANTIDEPRESSANT,
+            MedicineClass.SSRI,
             MedicineClass.LITHIUM,
             MedicineClass.DIURETIC,
-            MedicineClass.STEROID);
+            MedicineClass.STEROID,
+            MedicineClass.BLOOD_PRESSURE,
+            MedicineClass.INSULIN_OR_SULFONYLUREA);
 
     private final Case c;
 

@@ -1,7 +1,5 @@
 package org.sallowbrook.core.dosing;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
@@ -10,7 +8,6 @@ import org.hipparchus.random.Well19937c;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
-import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
 
 /**
@@ -78,6 +75,11 @@ public final class Course {
                         "must be from 1 to 168");
             }
             checks.done();
+        }
+
+        /** The least distance between two doses, in hours; null where the pattern asks for none. */
+        public @Nullable Double leastHours() {
+            return kind == Kind.EVERY_HOURS || kind == Kind.AS_NEEDED ? everyHours : null;
         }
 
         public static Pattern daily() {
@@ -200,27 +202,6 @@ public final class Course {
                     .equation("Days × doses × amount", String.join(" + ", sums), totalMl, unit)
                     .lines();
         }
-    }
-
-    /**
-     * Whether a dose may be taken now: not before the least interval of the pattern is over.
-     *
-     * @param last when the dose before was taken; null for the first
-     */
-    public static List<Finding> tooSoon(Pattern pattern, @Nullable Instant last, Instant now) {
-        boolean spaced = pattern.kind() == Kind.EVERY_HOURS || pattern.kind() == Kind.AS_NEEDED;
-        if (!spaced || pattern.everyHours() == null || last == null) {
-            return List.of();
-        }
-        Instant earliest = last.plus(Duration.ofMinutes(Math.round(pattern.everyHours() * 60)));
-        if (!now.isBefore(earliest)) {
-            return List.of();
-        }
-        double wait = Duration.between(now, earliest).toMinutes() / 60.0;
-        return List.of(Finding.stop(
-                "TOO_SOON",
-                "The dose before was less than " + Words.figure(pattern.everyHours()) + " hours ago.",
-                "Wait " + Words.figure(wait) + " hours more."));
     }
 
     /**

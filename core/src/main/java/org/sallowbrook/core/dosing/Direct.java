@@ -25,7 +25,9 @@ public final class Direct {
         EATEN(Way.MOUTH),
         /** For what it does: its dose counts. */
         CHEWED(Way.MOUTH),
-        POWDER_SWALLOWED(Way.MOUTH);
+        POWDER_SWALLOWED(Way.MOUTH),
+        /** Out of a bottle or jar, without a course, and down already: kept whatever it was. */
+        SWALLOWED(Way.MOUTH);
 
         private final Way way;
 

@@ -1,7 +1,10 @@
 package org.sallowbrook.core.dosing;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -41,6 +44,7 @@ public final class DosingGate {
      * @param daysBefore days just before on which it was taken already, by {@link Exposure}
      * @param lastDay of the course; null when only a day is judged
      * @param inducerLastOn when this person last took a plant that weakens medicines; null when never, as far as known
+     * @param answered plants of which a prescriber or pharmacist has said that they go with what this person takes
      */
     public record Intake(
             Way way,
@@ -54,7 +58,8 @@ public final class DosingGate {
             @Nullable Skin skin,
             int daysBefore,
             @Nullable LocalDate lastDay,
-            @Nullable LocalDate inducerLastOn) {
+            @Nullable LocalDate inducerLastOn,
+            Set<String> answered) {
         public Intake {
             Checks.begin()
                     .notNegative("mostMlPerDose", mostMlPerDose)
@@ -63,6 +68,37 @@ public final class DosingGate {
                     .that(daysBefore >= 0, "daysBefore", "must be at least 0")
                     .done();
             others = List.copyOf(others);
+            answered = Set.copyOf(answered);
+        }
+
+        /** Nobody was asked about any plant. */
+        public Intake(
+                Way way,
+                @Nullable String use,
+                double mostMlPerDose,
+                double mostMlPerDay,
+                int courseDays,
+                List<Taking> others,
+                boolean trialDone,
+                boolean forTrial,
+                @Nullable Skin skin,
+                int daysBefore,
+                @Nullable LocalDate lastDay,
+                @Nullable LocalDate inducerLastOn) {
+            this(
+                    way,
+                    use,
+                    mostMlPerDose,
+                    mostMlPerDay,
+                    courseDays,
+                    others,
+                    trialDone,
+                    forTrial,
+                    skin,
+                    daysBefore,
+                    lastDay,
+                    inducerLastOn,
+                    Set.of());
         }
 
         /** By mouth, beside nothing else, tried before. */
@@ -79,7 +115,8 @@ public final class DosingGate {
                     null,
                     0,
                     null,
-                    null);
+                    null,
+                    Set.of());
         }
     }
 
@@ -91,18 +128,6 @@ public final class DosingGate {
         WOUND
     }
 
-    /** Signs at which to stop and get help; shown with every course. */
-    public static final List<String> DANGER_SIGNS = List.of(
-            "trouble breathing",
-            "swelling of face or throat",
-            "fainting",
-            "yellow skin or eyes",
-            "a rash that spreads",
-            "bleeding that is not usual",
-            "confusion",
-            "chest pain",
-            "three days of fever");
-
     /** Of a day's dose; a working figure of this tool, no source says how small a first trial is. */
     private static final double TRIAL_SHARE = 0.1;
 
@@ -112,12 +137,46 @@ public final class DosingGate {
     private DosingGate() {}
 
     public static List<Finding> check(Product product, Person person, Intake intake, LocalDate on) {
-        return check(new Case(product, person, intake, on), DoseGate::of);
+        return check(new Case(product, person, intake, on, false), DoseGate::of);
+    }
+
+    /**
+     * What was taken in the weeks before, judged for somebody of whom something new is known: a medicine, an illness, a child
+     * on the way.
+     *
+     * @param taken each product by mouth, with when it was last taken
+     * @param inducerLastOn as of an intake
+     */
+    public static List<Finding> takenBefore(
+            Collection<Product> taken, Person person, @Nullable LocalDate inducerLastOn, LocalDate on) {
+        Intake nothing =
+                new Intake(Way.MOUTH, null, 0, 0, 1, List.of(), true, false, null, 0, null, inducerLastOn, Set.of());
+        List<Finding> findings = new ArrayList<>();
+        for (Product product : taken) {
+            Case c = new Case(product, person, nothing, on, false);
+            for (Product.Herb herb : product.herbs()) {
+                ConstituentGate.of(c, herb);
+                PersonGate.of(c, herb.taxon());
+            }
+            c.findings.stream()
+                    .filter(f -> f.severity() == Severity.STOP || f.severity() == Severity.HOLD)
+                    .filter(f -> findings.stream().noneMatch(k -> k.message().equals(f.message())))
+                    .forEach(findings::add);
+        }
+        if (!taken.isEmpty() || inducerLastOn != null) {
+            Product any = taken.stream().findFirst().orElse(null);
+            if (any != null) {
+                Case c = new Case(any, person, nothing, on, false);
+                PersonGate.lingering(c);
+                findings.addAll(c.findings);
+            }
+        }
+        return findings;
     }
 
     /** Of what is eaten as food: a card's dose is no measure of a meal, all else holds. */
     static List<Finding> checkFood(Product product, Person person, Intake intake, LocalDate on) {
-        return check(new Case(product, person, intake, on), FoodGate::of);
+        return check(new Case(product, person, intake, on, true), FoodGate::of);
     }
 
     private static List<Finding> check(Case c, BiConsumer<Case, Product.Herb> amount) {

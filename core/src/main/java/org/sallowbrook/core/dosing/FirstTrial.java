@@ -12,7 +12,15 @@ public final class FirstTrial {
      */
     public static final int HOLDS_DAYS = 730;
 
+    /** What comes late shows within it: a rash on the morrow. A working rule of this tool. */
+    private static final int WAITING_DAYS = 1;
+
     private FirstTrial() {}
+
+    /** Whether the waiting time after a trial is over. */
+    public static boolean waited(LocalDate trial, LocalDate on) {
+        return !on.isBefore(trial.plusDays(WAITING_DAYS));
+    }
 
     /**
      * @param well days of trials that went well

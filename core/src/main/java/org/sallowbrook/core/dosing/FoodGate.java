@@ -9,6 +9,12 @@ import org.sallowbrook.core.measure.Words;
 /** Gates of a plant eaten as food: only what the card knows as one, within its limits, and counted into the day. */
 final class FoodGate {
 
+    /** A helping of a leaf vegetable, some 150 g fresh, reckoned as dried herb; a working figure of this tool. */
+    private static final double HELPING_DRIED_G = 30;
+
+    /** A meal is no dose, and no licence for many of them either; a working figure of this tool. */
+    private static final double TIMES_THE_DOSE = 2;
+
     private FoodGate() {}
 
     static void of(Case c, Product.Herb herb) {
@@ -35,20 +41,28 @@ final class FoodGate {
             return;
         }
         double perDay = c.intake.mostMlPerDay() * equivalent.high() * herb.fraction() + others;
-        taxon.usedPart(herb.part()).stream()
+        Double dose = taxon.usedPart(herb.part()).stream()
                 .flatMap(p -> p.doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL)
-                .mapToDouble(d -> d.driedGPerDay().high())
-                .max()
-                .ifPresent(most -> {
-                    if (perDay > most) {
-                        c.findings.add(Finding.warn(
-                                "FOOD_ABOVE_DOSE",
-                                "With what else is taken it comes to " + Words.grams(perDay) + " of dried "
-                                        + taxon.commonName() + " today; the card's largest dose is "
-                                        + Words.grams(most) + ".",
-                                "Eat less of it on days when it is taken, or say why not."));
-                    }
-                });
+                .map(d -> d.driedGPerDay().high())
+                .max(Double::compare)
+                .orElse(null);
+        double most = dose == null ? HELPING_DRIED_G : TIMES_THE_DOSE * dose;
+        String comes = "With what else is taken it comes to " + Words.grams(perDay) + " of dried " + taxon.commonName()
+                + " today; ";
+        if (perDay > most) {
+            c.stop(
+                    "FOOD_TOO_MUCH",
+                    comes
+                            + (dose == null
+                                    ? "more than a helping of any kitchen herb."
+                                    : "the card's largest dose is " + Words.grams(dose) + "."),
+                    "Eat less of it, as one among other things. If it is eaten already, say so: it is kept, and counts.");
+        } else if (dose != null && perDay > dose) {
+            c.findings.add(Finding.note(
+                    "FOOD_ABOVE_DOSE",
+                    comes + "the card's largest dose is " + Words.grams(dose) + ".",
+                    "A meal now and then; on days when it is taken as well eat something else."));
+        }
     }
 }

@@ -110,7 +110,7 @@ final class ImpliedCaution {
                     p -> p.medicines().contains(MedicineClass.ANTICOAGULANT),
                     Severity.WARN,
                     "COUMARIN_WITH_BLOOD_THINNER",
-                    "%s holds coumarins, which in spoilt herb turn into a blood thinner.",
+                    "%s holds coumarins; with some of them, and in spoilt melilot above all, blood clots less.",
                     ASK),
             constituent(
                     Constituent.COUMARIN,
@@ -207,6 +207,20 @@ final class ImpliedCaution {
                     "BINDS_THYROID_MEDICINE",
                     "Tannins, as in %s, bind thyroid tablets in the gut.",
                     "Four hours apart, and tell the doctor."),
+            constituent(
+                    Constituent.TANNIN,
+                    p -> p.medicines().contains(MedicineClass.IRON),
+                    Severity.WARN,
+                    "BINDS_IRON",
+                    "Tannins, as in %s, bind iron in the gut.",
+                    "Three hours apart."),
+            action(
+                    "diuretic",
+                    p -> has(p, Condition.KIDNEY_DISEASE),
+                    Severity.WARN,
+                    "FLUSHING_WITH_KIDNEY_DISEASE",
+                    "Flushing with %s wants much drink, which a diseased kidney may not get rid of.",
+                    "Not where drink must be limited; ask the doctor who treats it."),
             constituent(
                     Constituent.SAPONIN,
                     p -> has(p, Condition.STOMACH_INFLAMMATION, Condition.ACTIVE_ULCER),

@@ -3,6 +3,7 @@ package org.sallowbrook.core.dosing;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.sallowbrook.core.herbarium.Taxon;
@@ -37,12 +38,23 @@ final class PersonGate {
             Constituent.COUMARIN,
             Constituent.THUJONE);
     /** Medicines with so little room that silence on a card must count as a hold. */
-    private static final Set<MedicineClass> NARROW = Set.of(
+    private static final Set<MedicineClass> NARROW = EnumSet.of(
             MedicineClass.ANTICOAGULANT,
             MedicineClass.IMMUNOSUPPRESSANT,
             MedicineClass.ANTIEPILEPTIC,
             MedicineClass.DIGOXIN,
-            MedicineClass.LITHIUM);
+            MedicineClass.LITHIUM,
+            MedicineClass.HEART_RHYTHM,
+            MedicineClass.CANCER,
+            MedicineClass.ANTIRETROVIRAL,
+            MedicineClass.HEPATITIS_C,
+            MedicineClass.THEOPHYLLINE);
+
+    /** Of which somebody can watch what may happen, and should; and what that is. */
+    private static final Map<MedicineClass, String> WATCHED = Map.of(
+            MedicineClass.ANTIPLATELET, "bruises, nosebleeds, black stool",
+            MedicineClass.THYROID, "a racing or a slow pulse, weight, feeling hot or cold",
+            MedicineClass.INSULIN_OR_SULFONYLUREA, "the sugar, more often than usual: it can fall too low");
 
     private final Case c;
 
@@ -84,12 +96,8 @@ final class PersonGate {
             Caution caution = taxon.caution(medicine).orElse(null);
             if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
                 c.present(taxon, caution, medicine.words());
-            } else if (c.byMouth() && NARROW.contains(medicine)) {
-                c.hold(
-                        "NOT_CHECKED",
-                        "Whether " + taxon.commonName() + " goes with " + medicine.words()
-                                + " is unknown: nobody has checked.",
-                        "Ask the prescriber or pharmacist and enter the answer on the card.");
+            } else if (c.byMouth()) {
+                silentOn(taxon, medicine);
             }
         }
         for (String family : c.person.allergyFamilies()) {
@@ -117,17 +125,45 @@ final class PersonGate {
         implied(taxon);
     }
 
+    /** What no source says of a plant and a medicine, as far as anybody here has looked. */
+    private void silentOn(Taxon taxon, MedicineClass medicine) {
+        String unknown =
+                "Whether " + taxon.commonName() + " goes with " + medicine.words() + " is unknown: nobody has checked.";
+        if (c.intake.answered().contains(taxon.id())) {
+            return;
+        }
+        if (NARROW.contains(medicine)) {
+            String ask = "Ask the prescriber or pharmacist; their answer is noted with their name and the day.";
+            c.findings.add(
+                    c.food
+                            ? Finding.warn("NOT_CHECKED", unknown, "As food now and then only. " + ask)
+                            : Finding.hold("NOT_CHECKED", unknown, ask));
+        } else if (WATCHED.containsKey(medicine) && !c.food) {
+            c.findings.add(Finding.warn(
+                    "WATCH_MEDICINE",
+                    unknown,
+                    "Tell the prescriber or pharmacist, and watch for: " + WATCHED.get(medicine) + "."));
+        }
+    }
+
     /** A caution that reads STOP where nobody has checked, by mouth. */
     private void silent(Taxon taxon, Subject subject, String value, String words) {
         Caution caution = taxon.caution(subject, value).orElse(null);
         if (caution != null && caution.status() != CautionStatus.UNKNOWN) {
             c.present(taxon, caution, words);
         } else if (c.byMouth()) {
-            c.stop(
-                    "NOT_CHECKED",
+            notChecked(
                     "Whether " + taxon.commonName() + " is safe in " + words + " is unknown: nobody has checked.",
                     "Ask the midwife, doctor or pharmacist.");
         }
+    }
+
+    /** Of a dose a STOP; of a kitchen herb in a meal a warning, or people learn to click past the one that matters. */
+    private void notChecked(String message, String action) {
+        c.findings.add(
+                c.food
+                        ? Finding.warn("NOT_CHECKED", message, "As food now and then only. " + action)
+                        : Finding.stop("NOT_CHECKED", message, action));
     }
 
     private void underAge(Taxon taxon) {
@@ -138,8 +174,7 @@ final class PersonGate {
         Caution caution = taxon.underAge(c.person.ageYears()).orElse(null);
         if (caution == null || caution.status() == CautionStatus.UNKNOWN) {
             if (c.byMouth()) {
-                c.stop(
-                        "NOT_CHECKED",
+                notChecked(
                         "Whether " + taxon.commonName() + " is safe under 18 is unknown: nobody has checked.",
                         "Ask a doctor or pharmacist.");
             }
@@ -171,13 +206,14 @@ final class PersonGate {
     private void underTreatment(Taxon taxon) {
         for (Condition condition : List.of(Condition.TRANSPLANT, Condition.HORMONE_SENSITIVE_TUMOUR)) {
             if (c.byMouth()
+                    && !c.intake.answered().contains(taxon.id())
                     && c.person.conditions().contains(condition)
                     && taxon.caution(condition).isEmpty()) {
                 c.hold(
                         "NOT_CHECKED",
                         "Whether " + taxon.commonName() + " goes with " + condition.words()
                                 + " is unknown: nobody has checked.",
-                        "Ask the doctor who treats it and enter the answer on the card.");
+                        "Ask the doctor who treats it; their answer is noted with their name and the day.");
             }
         }
     }
@@ -242,14 +278,14 @@ final class PersonGate {
         }
     }
 
-    /** What induction did to a medicine lasts for weeks after the plant was last taken, and is then undone. */
+    /** What an inducer did lasts for weeks after it was last taken: a medicine weakened, and serotonin raised. */
     private void lingering() {
         LocalDate last = c.intake.inducerLastOn();
         if (last == null) {
             return;
         }
         c.person.medicines().stream()
-                .filter(ConstituentGate.WEAKENED_BY_INDUCTION::contains)
+                .filter(m -> m != MedicineClass.PLAIN && m != MedicineClass.IRON && m != MedicineClass.SSRI)
                 .sorted()
                 .forEach(medicine -> lingering(medicine, last));
     }
@@ -259,15 +295,24 @@ final class PersonGate {
         if (c.on.isAfter(last.plusDays(days))) {
             return;
         }
+        boolean serotonin = ConstituentGate.SEROTONERGIC.contains(medicine);
         c.hold(
-                "INDUCTION_LINGERS",
-                "A plant that weakens " + medicine.words() + " was taken until " + Words.day(last)
-                        + "; its effect lasts about " + days / 7 + " weeks more"
-                        + (RISES_AFTER_INDUCTION.contains(medicine)
-                                ? ", and the level of the medicine may rise as it wears off."
-                                : "."),
-                "Tell the prescriber or pharmacist now; start nothing new before " + Words.day(last.plusDays(days + 1L))
-                        + ".");
+                serotonin ? "SEROTONIN_LINGERS" : "INDUCTION_LINGERS",
+                serotonin
+                        ? "A plant that raises serotonin was taken until " + Words.day(last) + "; together with "
+                                + medicine.words() + " it can rise to a dangerous height for about " + days / 7
+                                + " weeks more."
+                        : "A plant that changes how the body deals with most medicines, "
+                                + (ConstituentGate.WEAKENED_BY_INDUCTION.contains(medicine)
+                                        ? "and weakens " + medicine.words()
+                                        : medicine.words() + " perhaps among them")
+                                + ", was taken until " + Words.day(last) + "; its effect lasts about " + days / 7
+                                + " weeks more"
+                                + (RISES_AFTER_INDUCTION.contains(medicine)
+                                        ? ", and the level of the medicine may rise as it wears off."
+                                        : "."),
+                "Tell the prescriber or pharmacist now, before the next tablet; a medicine is changed by the prescriber"
+                        + " alone. Start nothing new before " + Words.day(last.plusDays(days + 1L)) + ".");
     }
 
     private void blockedBowel() {

@@ -1,7 +1,9 @@
 package org.sallowbrook.core.dosing;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.sallowbrook.core.dosing.DosingGate.Skin;
+import org.sallowbrook.core.herbarium.GraveWords;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.making.Product;
@@ -113,6 +115,18 @@ final class ProductGate {
     }
 
     private void grave() {
+        String named = Stream.of(c.intake.use(), c.product.name())
+                .filter(java.util.Objects::nonNull)
+                .flatMap(text -> GraveWords.in(text).stream())
+                .findFirst()
+                .orElse(null);
+        if (named != null) {
+            c.stop(
+                    "GRAVE_ILLNESS",
+                    "\"" + named + "\" names a grave illness; no course is built on such a claim.",
+                    "See a doctor; treating it at home can hide what needs care.");
+            return;
+        }
         for (Product.Herb herb : c.product.herbs()) {
             boolean grave = herb.taxon().uses().stream()
                     .anyMatch(u -> u.grave() && u.name().equalsIgnoreCase(c.intake.use()));

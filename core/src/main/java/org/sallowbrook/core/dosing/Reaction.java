@@ -29,6 +29,11 @@ public final class Reaction {
         BREATH("trouble breathing"),
         FAINTING("fainting"),
         HEART("a racing or stumbling heart"),
+        CHEST_PAIN("chest pain"),
+        FIT("a fit"),
+        SIGHT("blurred sight or wide pupils"),
+        WEAKNESS("sudden weakness or numbness"),
+        BLISTERS("blisters or peeling skin"),
         NAUSEA("nausea or vomiting"),
         DIARRHOEA("diarrhoea"),
         CRAMP("cramp of the belly"),
@@ -67,7 +72,18 @@ public final class Reaction {
 
     /** At which help is called, however it goes on. */
     public static final Set<Sign> DANGER = EnumSet.of(
-            Sign.SWELLING, Sign.BREATH, Sign.FAINTING, Sign.HEART, Sign.BLEEDING, Sign.JAUNDICE, Sign.CONFUSION);
+            Sign.SWELLING,
+            Sign.BREATH,
+            Sign.FAINTING,
+            Sign.HEART,
+            Sign.CHEST_PAIN,
+            Sign.FIT,
+            Sign.SIGHT,
+            Sign.WEAKNESS,
+            Sign.BLISTERS,
+            Sign.BLEEDING,
+            Sign.JAUNDICE,
+            Sign.CONFUSION);
 
     /** Such signs may come from what the plant shares with its family. */
     private static final Set<Sign> OF_ALLERGY =

@@ -14,7 +14,10 @@ public final class FreshMoisture {
 
     public static Moisture of(Taxon taxon, Taxon.Part part) {
         Interval known = taxon.usedPart(part).map(Taxon.UsedPart::freshMoisture).orElse(null);
-        return known == null ? generic(part) : Moisture.of(known.low(), known.high());
+        // A card that was saved before such figures were refused breaks nothing: it counts as saying nothing.
+        return known == null || !(known.high() <= Moisture.MOST && known.low() >= 0 && known.low() <= known.high())
+                ? generic(part)
+                : Moisture.of(known.low(), known.high());
     }
 
     /**

@@ -2,7 +2,9 @@ package org.sallowbrook.core.field;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Words;
 
 /**
  * What is known of the ground a stand grows on.
@@ -58,6 +60,52 @@ public record Site(
             loosened.add("neighbour");
         }
         return loosened;
+    }
+
+    /** What of this a change takes back, as it was: contaminated ground, dog's mercury beside it. */
+    public String words(List<String> loosened) {
+        return loosened.stream()
+                .map(field -> switch (field) {
+                    case "ground" -> Words.lower(ground) + " ground";
+                    case "permission" -> "permission " + Words.lower(permission);
+                    case "protectedSpecies" -> "protected";
+                    case "plenty" -> Words.lower(plenty);
+                    case "neighbour" -> neighbour + " beside it";
+                    default -> "";
+                })
+                .filter(w -> !w.isEmpty())
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Two stands nearer than a gatherer can tell apart by a position, m; a working figure of this tool. */
+    public static final double SAME_PLACE_M = 30;
+
+    private static final double METRES_A_DEGREE = 111_320;
+
+    /**
+     * Where a stand is.
+     *
+     * @param taxonId empty for a plant nobody knows
+     * @param place in words
+     */
+    public record Where(
+            String taxonId,
+            String place,
+            @Nullable Double latitude,
+            @Nullable Double longitude) {
+
+        /**
+         * Whether this is where another stand is: by position where both have one, else the same plant at a place of the
+         * same name.
+         */
+        public boolean isThatOf(Where other) {
+            if (latitude != null && longitude != null && other.latitude != null && other.longitude != null) {
+                double north = (latitude - other.latitude) * METRES_A_DEGREE;
+                double east = (longitude - other.longitude) * METRES_A_DEGREE * Math.cos(Math.toRadians(latitude));
+                return Math.hypot(north, east) <= SAME_PLACE_M;
+            }
+            return taxonId.equals(other.taxonId) && place.strip().equalsIgnoreCase(other.place.strip());
+        }
     }
 
     /** Whether nothing is picked there whoever looks: tainted, not allowed, protected. */

@@ -5,11 +5,13 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.CharacterDefinition.Organ;
 import org.sallowbrook.core.herbarium.Herbarium.Problem;
 import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.PlantFamily;
+import org.sallowbrook.core.measure.Interval;
 
 /** Everything a card may have wrong, all of it at once. */
 final class CardCheck {
@@ -17,6 +19,14 @@ final class CardCheck {
     private static final int LEAST_CHARACTERS = 6;
 
     private final Herbarium herbarium;
+    /** Wet basis. Nothing that grows is drier than a ripe seed, or wetter than a cucumber by more than a little. */
+    private static final double LEAST_FRESH_MOISTURE = 0.05;
+
+    private static final double MOST_FRESH_MOISTURE = 0.97;
+
+    /** No monograph gives more of any dried herb. */
+    private static final double MOST_G_A_DAY = 100;
+
     private final List<Problem> problems = new ArrayList<>();
 
     CardCheck(Herbarium herbarium) {
@@ -185,7 +195,19 @@ final class CardCheck {
         if (taxon.danger().dangerous() && !taxon.parts().isEmpty()) {
             wrong(taxon, "parts", "a dangerous plant may not have parts to use");
         }
+        for (Taxon.Use use : taxon.uses()) {
+            if (!use.grave()) {
+                GraveWords.in(use.name())
+                        .ifPresent(word -> wrong(
+                                taxon,
+                                use.name(),
+                                "\"" + word
+                                        + "\" names a grave illness; such a use is kept with grave: true, and nothing"
+                                        + " is built on it"));
+            }
+        }
         for (Taxon.UsedPart part : taxon.parts()) {
+            figures(taxon, part);
             if (part.routes().isEmpty()) {
                 wrong(taxon, part.part().name(), part.part() + " allows no route");
             }
@@ -201,6 +223,31 @@ final class CardCheck {
             if ((caution.status() == Taxon.CautionStatus.PRESENT) != (caution.severity() != null)) {
                 wrong(taxon, caution.subject().name(), caution.subject() + " must have a severity only when present");
             }
+        }
+    }
+
+    /** Figures by which everything else is reckoned must be such as a plant can have. */
+    private void figures(Taxon taxon, Taxon.UsedPart part) {
+        within(taxon, part, "fresh moisture", part.freshMoisture(), LEAST_FRESH_MOISTURE, MOST_FRESH_MOISTURE);
+        within(taxon, part, "bulk density", part.bulkDensityGPerMl(), 0.005, 1.5);
+        within(taxon, part, "fresh bulk density", part.freshBulkDensityGPerMl(), 0.005, 1.5);
+        for (Taxon.DoseRange dose : part.doses()) {
+            if (!(dose.driedGPerDay().high() > 0) || !(dose.driedGPerDay().high() <= MOST_G_A_DAY)) {
+                wrong(
+                        taxon,
+                        part.part().name(),
+                        part.part() + " has a dose that is not above 0 and at most " + MOST_G_A_DAY + " g a day");
+            }
+        }
+    }
+
+    private void within(
+            Taxon taxon, Taxon.UsedPart part, String what, @Nullable Interval figure, double low, double high) {
+        if (figure != null && !(figure.low() >= low && figure.high() <= high && figure.low() <= figure.high())) {
+            wrong(
+                    taxon,
+                    part.part().name(),
+                    part.part() + " has a " + what + " that no plant has: it must be from " + low + " to " + high);
         }
     }
 

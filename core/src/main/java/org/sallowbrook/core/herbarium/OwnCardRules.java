@@ -140,6 +140,28 @@ public final class OwnCardRules {
         if (part.sharePerPlant() > known.sharePerPlant() || part.shareOfStand() > known.shareOfStand()) {
             wrong(problems, own, where, "no larger share may be taken than the card allows");
         }
+        // A wetter figure makes less dried herb of what was weighed fresh, and so a smaller dose of the same bottle.
+        if (part.freshMoisture() != null
+                && known.freshMoisture() != null
+                && part.freshMoisture().low() > known.freshMoisture().low()) {
+            wrong(
+                    problems,
+                    own,
+                    where,
+                    "the fresh part may not be called wetter than the card says: doses are reckoned from it");
+        }
+        if (part.freshMoisture() == null && known.freshMoisture() != null) {
+            wrong(problems, own, where, "the moisture of the fresh part must stay: doses are reckoned from it");
+        }
+        if (part.bulkDensityGPerMl() != null
+                && known.bulkDensityGPerMl() != null
+                && part.bulkDensityGPerMl().high() < known.bulkDensityGPerMl().high()) {
+            wrong(
+                    problems,
+                    own,
+                    where,
+                    "a spoon may not be called to hold less than the card says: doses are reckoned from it");
+        }
         if (less(part.ageingMonths(), known.ageingMonths()) || less(part.leastAgeYears(), known.leastAgeYears())) {
             wrong(problems, own, where, "an ageing time or least age must stay, or be longer");
         }
@@ -296,6 +318,39 @@ public final class OwnCardRules {
                 }
             }
         }
+        return problems;
+    }
+
+    /**
+     * A plant of the household's own in a genus that holds poisonous species is one of them until the keeper names a book that
+     * says otherwise, and then still not for the mouth.
+     */
+    public static List<Problem> poisonousGenus(Collection<Taxon> shipped, Taxon own) {
+        List<Problem> problems = new ArrayList<>();
+        if (shipped.stream().anyMatch(t -> t.id().equals(own.id()))) {
+            return problems;
+        }
+        PoisonousGenera.of(own, shipped).ifPresent(genus -> {
+            boolean book =
+                    own.source().evidence().inABook() && !own.source().title().isBlank();
+            if (!own.danger().dangerous() && !book) {
+                wrong(
+                        problems,
+                        own,
+                        "danger",
+                        genus + " holds poisonous plants: it is poisonous until the card's own source names a book that"
+                                + " says otherwise");
+            }
+            boolean byMouth = own.parts().stream().anyMatch(p -> p.routes().contains(Taxon.Route.INTERNAL))
+                    || !own.foods().isEmpty();
+            if (byMouth) {
+                wrong(
+                        problems,
+                        own,
+                        "parts",
+                        genus + " holds poisonous plants: nothing of it is taken by mouth, whatever a book says");
+            }
+        });
         return problems;
     }
 

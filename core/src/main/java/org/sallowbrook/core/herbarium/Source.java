@@ -23,7 +23,12 @@ public record Source(String title, int year, Evidence evidence, Review review) {
         UNCERTAIN,
         CONTRADICTED,
         /** A standard flora or general reference: what a plant looks like, not what it does. */
-        REFERENCE
+        REFERENCE;
+
+        /** Whether it stands in a document that somebody answers for, which can be opened again. */
+        public boolean inABook() {
+            return this == CONTROLLED_TRIAL || this == OFFICIAL_MONOGRAPH || this == REFERENCE;
+        }
     }
 
     /** STARTER came with the application, unchecked by this household. */

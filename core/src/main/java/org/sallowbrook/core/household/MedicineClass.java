@@ -13,7 +13,11 @@ public enum MedicineClass {
     HEART_RHYTHM("a heart medicine"),
     LITHIUM("lithium"),
     ANTIDEPRESSANT("an antidepressant"),
+    /** Of the antidepressants those by which bleeding becomes likelier. */
+    SSRI("an antidepressant that keeps serotonin up (SSRI or SNRI)"),
     DIABETES("a diabetes medicine"),
+    /** Of the diabetes medicines those by which sugar can fall too low. */
+    INSULIN_OR_SULFONYLUREA("insulin or a tablet that drives insulin out"),
     BLOOD_PRESSURE("a blood pressure medicine"),
     DIURETIC("a water tablet"),
     ANTI_INFLAMMATORY("an anti-inflammatory pain killer"),
@@ -29,10 +33,14 @@ public enum MedicineClass {
     THEOPHYLLINE("theophylline"),
     STOMACH_ACID("a medicine against stomach acid"),
     METHOTREXATE("methotrexate"),
-    THYROID("a thyroid medicine"),
+    THYROID("a thyroid hormone"),
+    ANTITHYROID("a medicine against an overactive thyroid"),
+    IRON("iron tablets"),
     STEROID("a cortisone-like steroid"),
     EMERGENCY_CONTRACEPTIVE("an emergency contraceptive"),
-    /** None of the classes here. */
+    /** Nothing of note is known here but with a plant that changes how the body deals with most medicines. */
+    PLAIN("a medicine of which nothing of note is known here"),
+    /** None of the classes here, or one that takes part in more than they say. */
     OTHER("another prescribed medicine"),
     /** Nobody knows what it is. */
     NOT_SURE("a medicine nobody is sure of");

@@ -95,10 +95,21 @@ public class DirectTest {
         assertThat(codes(dried(food), ILSE, Manner.EATEN, 1.9, null, List.of())).isEmpty();
         assertThat(codes(dried(food), ILSE, Manner.EATEN, null, null, List.of()))
                 .isEmpty();
-        assertThat(codes(dried(food), ILSE, Manner.EATEN, 30.0, null, List.of()))
-                .containsExactly("WARN FOOD_ABOVE_DOSE");
+        // Up to twice of it is a note, or people learn to click past the one that matters; more is no meal.
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, 4.0, null, List.of())).isEmpty();
+        assertThat(codes(dried(food), ILSE, Manner.EATEN, 4.01, null, List.of()))
+                .containsExactly("STOP FOOD_TOO_MUCH");
         assertThat(codes(dried(food), ILSE, Manner.EATEN, 1.0, null, List.of(new Taking(food, Taxon.Part.HERB, 1.5))))
-                .containsExactly("WARN FOOD_ABOVE_DOSE");
+                .isEmpty();
+        // Without a figure a helping of a leaf vegetable is the most.
+        Taxon kitchen = Cards.card("herb")
+                .part(0.5, 0.5, Set.of(Route.INTERNAL))
+                .food("leaf", "")
+                .build();
+        assertThat(codes(dried(kitchen), ILSE, Manner.EATEN, 30.0, null, List.of()))
+                .isEmpty();
+        assertThat(codes(dried(kitchen), ILSE, Manner.EATEN, 100.0, null, List.of()))
+                .containsExactly("STOP FOOD_TOO_MUCH");
     }
 
     /** Of 10 g with 80 % of water 2 g are dry; as dried herb with a tenth of water that is 2.22 g. */
@@ -141,11 +152,11 @@ public class DirectTest {
                 Set.of());
         // 0.8 g in a gram, half of it this plant, 2 g at most in a day.
         assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of())).isEmpty();
-        assertThat(codes(half, ILSE, Manner.EATEN, 5.01, null, List.of())).containsExactly("WARN FOOD_ABOVE_DOSE");
+        assertThat(codes(half, ILSE, Manner.EATEN, 5.01, null, List.of())).isEmpty();
         assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of(new Taking(other, Taxon.Part.HERB, 3.0))))
                 .isEmpty();
         assertThat(codes(half, ILSE, Manner.EATEN, 5.0, null, List.of(new Taking(food, Taxon.Part.HERB, 0.1))))
-                .containsExactly("WARN FOOD_ABOVE_DOSE");
+                .isEmpty();
     }
 
     /** Chewed or swallowed as powder it is a dose, and the day's sum is held against the card. */
@@ -237,7 +248,7 @@ public class DirectTest {
         assertThat(codes(Direct.fresh(outside, Taxon.Part.HERB, DAY), ILSE, Manner.EATEN, null, null, List.of()))
                 .contains("STOP OUTSIDE_ONLY");
         assertThat(codes(dried(food), expecting, Manner.EATEN, 1.0, null, List.of()))
-                .contains("STOP NOT_CHECKED");
+                .contains("WARN NOT_CHECKED");
         assertThat(codes(dried(food), infant, Manner.EATEN, 1.0, null, List.of()))
                 .contains("STOP UNDER_TWO");
     }

@@ -196,11 +196,18 @@ public class DoseEdgesTest {
     public void theWaitIsToldInHours() {
         var asNeeded = new Pattern(Kind.AS_NEEDED, null, null, null, 6.0, null, null, null);
         Instant noon = Instant.parse("2026-07-01T12:00:00Z");
-        assertThat(Course.tooSoon(asNeeded, noon, noon.plusSeconds(3600)).get(0).action())
+        var before = new LeastInterval.Before(noon, java.util.Set.of("nettle"), null, false);
+        assertThat(LeastInterval.check(
+                                java.util.Set.of("nettle"),
+                                asNeeded.leastHours(),
+                                List.of(before),
+                                noon.plusSeconds(3600))
+                        .get(0)
+                        .action())
                 .isEqualTo("Wait 5 hours more.");
         // A cycle keeps no clock, even where hours are given.
         var cycle = new Pattern(Kind.CYCLE, 5, 2, null, 6.0, null, null, null);
-        assertThat(Course.tooSoon(cycle, noon, noon)).isEmpty();
+        assertThat(cycle.leastHours()).isNull();
     }
 
     private static List<OnOff.Day> days(int with, int without) {

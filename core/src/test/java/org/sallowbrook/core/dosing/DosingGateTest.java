@@ -545,7 +545,9 @@ public class DosingGateTest {
             {adult(Set.of(MedicineClass.METHOTREXATE), Set.of()), "SALICYLATE", Severity.STOP},
             {adult(Set.of(), Set.of(Condition.ASTHMA)), "SALICYLATE_ASTHMA", Severity.WARN},
             {adult(Set.of(MedicineClass.ANTI_INFLAMMATORY), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
-            {adult(Set.of(MedicineClass.ANTIDEPRESSANT), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.SSRI), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.BLOOD_PRESSURE), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
+            {adult(Set.of(MedicineClass.INSULIN_OR_SULFONYLUREA), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
             {adult(Set.of(MedicineClass.LITHIUM), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
             {adult(Set.of(MedicineClass.DIURETIC), Set.of()), "SALICYLATE_ADDS", Severity.WARN},
             {operated(5), "SALICYLATE", Severity.STOP},
@@ -622,13 +624,28 @@ public class DosingGateTest {
     @Test
     public void aDoseBeforeItsLeastIntervalIsTooSoon() {
         Instant noon = Instant.parse("2026-07-01T12:00:00Z");
-        var everySix = Course.Pattern.everyHours(6);
-        assertThat(Course.tooSoon(everySix, noon, noon.plusSeconds(6 * 3600 - 1)))
+        Double six = Course.Pattern.everyHours(6).leastHours();
+        assertThat(Course.Pattern.daily().leastHours()).isNull();
+        var nettle = new LeastInterval.Before(noon, Set.of("nettle", "daisy"), six, false);
+        Instant almost = noon.plusSeconds(6 * 3600 - 1);
+        assertThat(LeastInterval.check(Set.of("nettle"), six, List.of(nettle), almost))
                 .extracting(Finding::code)
                 .containsExactly("TOO_SOON");
-        assertThat(Course.tooSoon(everySix, noon, noon.plusSeconds(6 * 3600))).isEmpty();
-        assertThat(Course.tooSoon(everySix, null, noon)).isEmpty();
-        assertThat(Course.tooSoon(Course.Pattern.daily(), noon, noon)).isEmpty();
+        assertThat(LeastInterval.check(Set.of("nettle"), six, List.of(nettle), noon.plusSeconds(6 * 3600)))
+                .isEmpty();
+        assertThat(LeastInterval.check(Set.of("nettle"), six, List.of(), noon)).isEmpty();
+        // The plant's, whichever course asks for it: another bottle of it, taken daily, waits as well.
+        assertThat(LeastInterval.check(Set.of("nettle"), null, List.of(nettle), almost))
+                .hasSize(1);
+        assertThat(LeastInterval.check(Set.of("nettle"), 24.0, List.of(nettle), noon.plusSeconds(23 * 3600)))
+                .hasSize(1);
+        assertThat(LeastInterval.check(Set.of("lime"), six, List.of(nettle), almost))
+                .isEmpty();
+        // What was tapped and taken back at once may be down: asked about, not stopped.
+        var tapped = new LeastInterval.Before(noon, Set.of("nettle"), six, true);
+        assertThat(LeastInterval.check(Set.of("nettle"), six, List.of(tapped), almost))
+                .extracting(Finding::code)
+                .containsExactly("TOO_SOON_IF_SWALLOWED");
     }
 
     private static Person aged(int years) {

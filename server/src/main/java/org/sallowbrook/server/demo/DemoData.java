@@ -340,9 +340,15 @@ class DemoData implements ApplicationRunner {
         identify(melilot, "ribbed-melilot", LifeStage.FLOWERING);
         go(12, 9);
         trials.trial(new TrialService.TrialRequest(
-                Owned.newId(), ilse, "meadowsweet", people.today(), "nothing noticed", true));
+                Owned.newId(), ilse, "meadowsweet", DosingGate.Way.MOUTH, people.today(), "nothing noticed", true));
         trials.trial(new TrialService.TrialRequest(
-                Owned.newId(), oda, "pot-marigold", people.today(), "nothing noticed, on the forearm", true));
+                Owned.newId(),
+                oda,
+                "pot-marigold",
+                DosingGate.Way.SKIN,
+                people.today(),
+                "nothing noticed, on the forearm",
+                true));
         UUID moulding = moulding(melilot);
         UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
         jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 8, 260, 0.06, 0.75, "dry, light wind");
@@ -436,6 +442,7 @@ class DemoData implements ApplicationRunner {
                 at.longitude,
                 at.elevationM,
                 null,
+                null,
                 null));
         identify(id, "ramsons", LifeStage.FLOWERING);
     }
@@ -458,6 +465,7 @@ class DemoData implements ApplicationRunner {
                 at.longitude,
                 at.elevationM,
                 null,
+                null,
                 null));
         looks.identify(
                 id,
@@ -471,6 +479,7 @@ class DemoData implements ApplicationRunner {
                                 new LookService.ObservationView("end-leaflet", "like-others"),
                                 new LookService.ObservationView("leaf-margin", "sharp-teeth"),
                                 new LookService.ObservationView("leaf-hairs", "soft")),
+                        null,
                         null,
                         null,
                         null,
@@ -670,6 +679,7 @@ class DemoData implements ApplicationRunner {
                 at.longitude,
                 at.elevationM,
                 taxon.equals("common-valerian") ? 2022 : null,
+                null,
                 null));
         return id;
     }
@@ -714,6 +724,7 @@ class DemoData implements ApplicationRunner {
                         seen,
                         otherPlants,
                         "Tam Holm",
+                        null,
                         "field guide, page noted"));
     }
 
@@ -731,6 +742,7 @@ class DemoData implements ApplicationRunner {
                                 new LookService.ObservationView("leaf-outline", "lance"),
                                 new LookService.ObservationView("leaf-hairs", "soft"),
                                 new LookService.ObservationView("leaf-margin", "entire")),
+                        null,
                         null,
                         null,
                         null,

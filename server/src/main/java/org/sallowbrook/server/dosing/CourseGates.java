@@ -20,6 +20,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.shelf.Products;
 import org.springframework.stereotype.Component;
@@ -28,12 +29,18 @@ import org.springframework.stereotype.Component;
 @Component
 class CourseGates {
 
+    /** The longest that anything here lingers. */
+    private static final int LINGERS_DAYS = 28;
+
     private final Products products;
     private final PeopleService people;
     private final Tolerance tolerance;
     private final Exposures exposures;
+    private final AnswerService answers;
 
-    CourseGates(Products products, PeopleService people, Tolerance tolerance, Exposures exposures) {
+    CourseGates(
+            Products products, PeopleService people, Tolerance tolerance, Exposures exposures, AnswerService answers) {
+        this.answers = answers;
         this.products = products;
         this.people = people;
         this.tolerance = tolerance;
@@ -74,7 +81,7 @@ class CourseGates {
                         .max()
                         .orElse(0));
         Product product = products.of(r.lotId());
-        return judge(
+        List<Finding> findings = new ArrayList<>(judge(
                 new Asked(
                         r.id(),
                         r.personId(),
@@ -89,7 +96,9 @@ class CourseGates {
                         lastDay,
                         false),
                 on,
-                (person, intake) -> DosingGate.check(product, person, intake, on));
+                (person, intake) -> DosingGate.check(product, person, intake, on)));
+        findings.addAll(products.takenBack(r.lotId()));
+        return findings;
     }
 
     /**
@@ -133,7 +142,7 @@ class CourseGates {
                         a.mostPerDay(),
                         a.days(),
                         exposures.others(a.personId(), a.id(), on, history),
-                        tolerance.tried(a.personId(), a.product(), history, on),
+                        tolerance.tried(a.personId(), a.product(), a.way(), history, on),
                         a.forTrial(),
                         a.skin(),
                         Exposure.daysBefore(
@@ -147,7 +156,8 @@ class CourseGates {
                                         .toList(),
                                 a.start()),
                         a.lastDay(),
-                        Exposures.inducerLastOn(history))));
+                        Exposures.inducerLastOn(history),
+                        answers.goWell(a.personId()))));
         boolean byMouth = a.way() == DosingGate.Way.MOUTH;
         // Once for each product, not for each day.
         Map<Product, Set<Taxon>> plants = new IdentityHashMap<>();
@@ -166,7 +176,26 @@ class CourseGates {
                                 t.way() == DosingGate.Way.MOUTH && t.ml() != null ? alcoholG(t.product(), t.ml()) : 0))
                         .toList()));
         findings.addAll(tolerance.check(a.personId(), person.name(), plants(a.product())));
+        answers.against(a.personId(), herbs)
+                .forEach(no -> findings.add(Finding.stop(
+                        "PRESCRIBER_SAID_NO",
+                        no.who + " said on " + Words.day(no.onDay) + " that it does not go with what " + person.name()
+                                + " takes.",
+                        "Do not take it; ask again if anything has changed.")));
+        findings.addAll(tolerance.takenBack(a.personId(), plants(a.product())));
         return findings;
+    }
+
+    /** What was taken in the weeks before, judged by what is known of the person now. */
+    List<Finding> takenBefore(UUID personId, LocalDate on) {
+        List<Exposures.TakenOf> lately = exposures.history(personId, on).stream()
+                .filter(t -> t.way() == DosingGate.Way.MOUTH && !t.on().isBefore(on.minusDays(LINGERS_DAYS)))
+                .toList();
+        return DosingGate.takenBefore(
+                lately.stream().map(Exposures.TakenOf::product).distinct().toList(),
+                people.person(personId),
+                Exposures.inducerLastOn(lately),
+                on);
     }
 
     private static Set<Taxon> plants(Product product) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.DangerSigns;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.dosing.DosingGate;
@@ -91,6 +92,7 @@ public class CoursePlanner {
             List<Finding> findings,
             List<String> because,
             List<String> dangerSigns,
+            List<String> doctorToday,
             @Nullable ChildView child,
             List<ExpectingView> expecting) {}
 
@@ -150,7 +152,8 @@ public class CoursePlanner {
                                 gates.besides(request, people.today())),
                 gates.whole(request, plan, people.today()),
                 because(product, dose, plan, supply, lot.unit()),
-                DosingGate.DANGER_SIGNS,
+                DangerSigns.NOW,
+                DangerSigns.TODAY,
                 child(request, product, person),
                 person.pregnant() ? expecting(product) : List.of());
     }

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Adherence;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.DangerSigns;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
@@ -72,6 +73,7 @@ public class CourseService {
             AdherenceView adherence,
             List<Finding> findings,
             List<String> dangerSigns,
+            List<String> doctorToday,
             Boolean recipient,
             List<AskedView> asked,
             Boolean untilBetter,
@@ -291,7 +293,8 @@ public class CourseService {
                         .toList(),
                 new AdherenceView(adherence.plannedMl(), adherence.takenMl(), adherence.missedDays()),
                 findings,
-                DosingGate.DANGER_SIGNS,
+                DangerSigns.NOW,
+                DangerSigns.TODAY,
                 person.recipient(),
                 askedAfters.findAllByCourseIdOrderByOnDayDescIdDesc(c.id).stream()
                         .map(a -> new AskedView(a.id, a.onDay, a.words, a.askedBy))

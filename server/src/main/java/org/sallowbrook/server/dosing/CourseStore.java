@@ -1,6 +1,7 @@
 package org.sallowbrook.server.dosing;
 
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes courses down as they were asked for, and reads them again. */
@@ -10,7 +11,10 @@ class CourseStore {
     private final JsonMapper json;
 
     CourseStore(JsonMapper json) {
-        this.json = json;
+        // What is in a course and not understood here would change a dose in silence.
+        this.json = json.rebuild()
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .build();
     }
 
     String write(CourseRequest request) {

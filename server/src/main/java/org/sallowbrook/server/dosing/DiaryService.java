@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.OnOff;
+import org.sallowbrook.core.herbarium.GraveWords;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Due;
@@ -91,6 +92,12 @@ public class DiaryService implements DueSource {
     public DiaryView keep(UUID courseId, DiaryRequest request) {
         course(courseId);
         Checks.begin()
+                .that(
+                        GraveWords.in(request.complaint()).isEmpty(),
+                        "complaint",
+                        GraveWords.in(request.complaint())
+                                .map(GraveWords::refused)
+                                .orElse(""))
                 .that(
                         !request.complaint().isBlank() && request.complaint().length() <= 160,
                         "complaint",

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,8 +11,11 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Direct;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.LeastInterval;
+import org.sallowbrook.core.herbarium.GraveWords;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -21,6 +25,7 @@ import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.field.HarvestService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
@@ -50,6 +55,7 @@ public class DirectService implements DueSource {
      * @param part of the stand's plant; null with a lot
      * @param picked null with a lot
      * @param grams as it is used; null where nobody weighs it
+     * @param ml of what was swallowed out of a bottle without a course; only with {@code done}
      * @param forTrial whether it is the first small trial, on a small patch or of a small bite
      * @param done whether it is on the skin or down already, so that it is kept even where it should not have been
      */
@@ -62,6 +68,7 @@ public class DirectService implements DueSource {
             @Nullable Picked picked,
             Direct.Manner manner,
             @Nullable Double grams,
+            @Nullable Double ml,
             DosingGate.@Nullable Skin skin,
             LocalDate on,
             Boolean forTrial,
@@ -80,6 +87,7 @@ public class DirectService implements DueSource {
             @Nullable UUID standId,
             @Nullable UUID lotId,
             @Nullable Double grams,
+            @Nullable Double ml,
             DosingGate.@Nullable Skin skin,
             Boolean forTrial,
             LocalDate on,
@@ -96,9 +104,12 @@ public class DirectService implements DueSource {
     private static final double SHARE = 0.01;
 
     private static final double MOST_G = 500;
+    private static final double MOST_ML = 5000;
 
     private final DirectUses uses;
     private final CourseGates gates;
+    private final LastTaken lastTaken;
+    private final LooseningService loosening;
     private final PeopleService people;
     private final HerbariumService herbarium;
     private final StandService stands;
@@ -113,6 +124,8 @@ public class DirectService implements DueSource {
     DirectService(
             DirectUses uses,
             CourseGates gates,
+            LastTaken lastTaken,
+            LooseningService loosening,
             PeopleService people,
             HerbariumService herbarium,
             StandService stands,
@@ -125,6 +138,8 @@ public class DirectService implements DueSource {
             Clock clock) {
         this.uses = uses;
         this.gates = gates;
+        this.lastTaken = lastTaken;
+        this.loosening = loosening;
         this.people = people;
         this.herbarium = herbarium;
         this.stands = stands;
@@ -169,6 +184,8 @@ public class DirectService implements DueSource {
         use.standId = request.standId();
         use.lotId = request.lotId();
         use.grams = request.grams();
+        use.ml = request.ml();
+        use.notedAt = clock.instant();
         use.skin = request.skin();
         use.forTrial = request.forTrial();
         use.onDay = request.on();
@@ -176,8 +193,9 @@ public class DirectService implements DueSource {
         use.askOn = asksAfter(request) ? request.on().plusDays(1) : null;
         use.notedBy = Member.current().displayName();
         uses.saveAndFlush(use);
-        if (request.lotId() != null && request.grams() != null) {
-            ledger.pour(request.lotId(), use.id, request.grams(), request.on());
+        Double poured = request.ml() == null ? request.grams() : request.ml();
+        if (request.lotId() != null && poured != null) {
+            ledger.pour(request.lotId(), use.id, poured, request.on());
         }
         return view(use);
     }
@@ -214,13 +232,26 @@ public class DirectService implements DueSource {
     }
 
     public DirectView strike(UUID id, StrikeRequest request) {
-        String reason = request.checked();
         DirectUse use = find(id);
+        String reason = use.way == DosingGate.Way.MOUTH && !notedJustNow(use)
+                ? loosening.pass(
+                        Loosening.Safeguard.DOSE,
+                        use.personId,
+                        request,
+                        herbarium.taxon(use.taxonId).commonName() + " was noted as taken on " + Words.day(use.onDay)
+                                + " by " + use.notedBy)
+                : request.checked();
         DirectView before = view(use);
         use.strike(clock.instant(), reason);
         uses.saveAndFlush(use);
         ledger.strike(id, reason);
         return before;
+    }
+
+    private boolean notedJustNow(DirectUse use) {
+        return use.notedAt != null
+                && use.notedBy.equals(Member.current().displayName())
+                && Duration.between(use.notedAt, clock.instant()).compareTo(LeastInterval.AT_ONCE) <= 0;
     }
 
     @Transactional(readOnly = true)
@@ -267,7 +298,18 @@ public class DirectService implements DueSource {
                         r.grams() == null || r.grams() > 0 && r.grams() <= MOST_G,
                         "grams",
                         "must be above 0 and at most 500")
-                .that(fromStand || r.grams() != null, "grams", "must be given for what is in the house")
+                .that(
+                        fromStand || r.grams() != null || r.ml() != null,
+                        "grams",
+                        "must be given for what is in the house")
+                .that(
+                        r.ml() == null || r.manner() == Direct.Manner.SWALLOWED && r.ml() > 0 && r.ml() <= MOST_ML,
+                        "ml",
+                        "is said of what was swallowed out of a bottle, and at most " + Words.figure(MOST_ML))
+                .that(
+                        r.manner() != Direct.Manner.SWALLOWED || r.lotId() != null && Boolean.TRUE.equals(r.done()),
+                        "manner",
+                        "is kept of what is down already; whoever means to take it plans a course")
                 .that(!r.on().isAfter(today), "on", "must not be in the future")
                 .that(r.on().isAfter(today.minusDays(LATEST_DAYS)), "on", "is longer ago than " + LATEST_DAYS + " days")
                 .that(r.words().length() <= 300, "words", "must have at most 300 letters")
@@ -287,19 +329,35 @@ public class DirectService implements DueSource {
             findings.addAll(harvests.check(r.standId(), picking(r, r.picked())).findings());
         } else {
             LotView lot = shelf.lot(java.util.Objects.requireNonNull(r.lotId()));
+            boolean swallowed = r.manner() == Direct.Manner.SWALLOWED;
             Checks.begin()
                     .that(
-                            lot.stage() == Stage.STOCK || lot.stage() == Stage.HARVEST,
+                            swallowed || lot.stage() == Stage.STOCK || lot.stage() == Stage.HARVEST,
                             "lotId",
                             "must name a jar of herb or what was just picked; what was made has a course")
-                    .that(lot.herbs().size() == 1, "lotId", "must hold one plant")
-                    .that(r.grams() != null && r.grams() <= lot.remaining() + 1e-6, "grams", "is more than there is")
+                    .that(
+                            swallowed ? !lot.herbs().isEmpty() : lot.herbs().size() == 1,
+                            "lotId",
+                            swallowed ? "must hold herb" : "must hold one plant")
+                    .that(
+                            !swallowed || (lot.unit().equals("mL") ? r.ml() != null : r.grams() != null),
+                            lot.unit().equals("mL") ? "ml" : "grams",
+                            "must say how much is down; a guess is better than nothing")
+                    .that(
+                            swallowed || r.grams() != null && r.grams() <= lot.remaining() + 1e-6,
+                            "grams",
+                            "is more than there is")
                     .done();
-            product = Exposures.byTheGram(products.of(lot.id()));
+            product = r.ml() == null ? Exposures.byTheGram(products.of(lot.id())) : products.of(lot.id());
             taxon = product.herbs().get(0).taxon();
             part = product.herbs().get(0).part();
         }
         findings.addAll(judgeOn(r, product, r.on()));
+        GraveWords.in(r.words())
+                .ifPresent(word -> findings.add(Finding.stop(
+                        "GRAVE_ILLNESS",
+                        "\"" + word + "\" names a grave illness; no plant is used for it here.",
+                        "See a doctor; treating it at home can hide what needs care.")));
         // A date in the past evades nothing that stops it now.
         if (!r.on().equals(today)) {
             judgeOn(r, product, today).stream()
@@ -312,8 +370,9 @@ public class DirectService implements DueSource {
 
     private List<Finding> judgeOn(DirectRequest r, Product used, LocalDate on) {
         boolean byMouth = r.manner().way() == DosingGate.Way.MOUTH;
-        double grams = byMouth && r.grams() != null ? r.grams() : 0;
-        return gates.judge(
+        Double said = r.ml() == null ? r.grams() : r.ml();
+        double grams = byMouth && said != null ? said : 0;
+        List<Finding> findings = new ArrayList<>(gates.judge(
                 new CourseGates.Asked(
                         r.id(),
                         r.personId(),
@@ -328,7 +387,11 @@ public class DirectService implements DueSource {
                         on,
                         r.forTrial()),
                 on,
-                (person, intake) -> Direct.check(used, person, r.manner(), r.grams(), r.skin(), intake, on));
+                (person, intake) -> Direct.check(used, person, r.manner(), said, r.skin(), intake, on)));
+        if (byMouth && r.manner() != Direct.Manner.EATEN) {
+            findings.addAll(lastTaken.check(r.personId(), used, null));
+        }
+        return findings;
     }
 
     private static HarvestService.HarvestRequest picking(DirectRequest r, Picked picked) {
@@ -372,6 +435,7 @@ public class DirectService implements DueSource {
                 u.standId,
                 u.lotId,
                 u.grams,
+                u.ml,
                 u.skin,
                 u.forTrial,
                 u.onDay,

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +56,14 @@ class DirectUse extends Entry {
     LocalDate askedOn;
 
     String notedBy = "";
+
+    /** Null for what was noted before such times were kept. */
+    @Nullable
+    Instant notedAt;
+
+    /** What was swallowed out of a bottle; null for what is weighed. */
+    @Nullable
+    Double ml;
 
     protected DirectUse() {}
 

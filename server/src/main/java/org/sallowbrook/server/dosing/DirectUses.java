@@ -1,5 +1,6 @@
 package org.sallowbrook.server.dosing;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -9,6 +10,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DirectUses extends JpaRepository<DirectUse, UUID> {
     List<DirectUse> findAllByPersonIdAndOnDayGreaterThanEqual(UUID personId, LocalDate from);
+
+    List<DirectUse> findAllByPersonIdAndNotedAtGreaterThan(UUID personId, Instant since);
 
     /** To be looked after, and nobody has. */
     List<DirectUse> findAllByAskOnBetweenAndAskedOnIsNull(LocalDate from, LocalDate to);

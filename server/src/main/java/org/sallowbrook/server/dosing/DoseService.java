@@ -10,10 +10,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DoseCheck;
+import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.LeastInterval;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
@@ -21,6 +25,7 @@ import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
+import org.sallowbrook.server.shelf.Products;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,6 +53,9 @@ public class DoseService {
     private static final Duration ECHO = Duration.ofSeconds(20);
 
     private static final int LATEST_TICK_DAYS = 14;
+    private static final int LATEST_SWALLOWED_DAYS = 365;
+    private static final int MOST_SLOTS = 24;
+    private static final double MOST_SWALLOWED = 5000;
     private static final double MUCH_MORE = 1.5;
 
     private final Courses courses;
@@ -55,6 +63,9 @@ public class DoseService {
     private final CourseService service;
     private final CourseStore store;
     private final CourseGates gates;
+    private final LastTaken lastTaken;
+    private final Products products;
+    private final LooseningService loosening;
     private final PeopleService people;
     private final ShelfService shelf;
     private final Ledger ledger;
@@ -68,6 +79,9 @@ public class DoseService {
             CourseService service,
             CourseStore store,
             CourseGates gates,
+            LastTaken lastTaken,
+            Products products,
+            LooseningService loosening,
             PeopleService people,
             ShelfService shelf,
             Ledger ledger,
@@ -79,6 +93,9 @@ public class DoseService {
         this.service = service;
         this.store = store;
         this.gates = gates;
+        this.lastTaken = lastTaken;
+        this.products = products;
+        this.loosening = loosening;
         this.people = people;
         this.shelf = shelf;
         this.ledger = ledger;
@@ -97,7 +114,9 @@ public class DoseService {
         if (taken.stream().anyMatch(d -> d.onDay.equals(request.on()) && d.slot == request.slot())) {
             return service.one(id);
         }
-        if (course.status == CourseEntity.Status.ENDED) {
+        // What is down is down, whatever became of the course: it is kept, and counts.
+        boolean swallowed = Boolean.TRUE.equals(request.swallowed());
+        if (course.status == CourseEntity.Status.ENDED && !swallowed) {
             throw new Problem.Conflict("This course was ended; nothing is taken of it any more.");
         }
         CourseRequest planned = store.read(course);
@@ -111,29 +130,38 @@ public class DoseService {
         double ml = request.ml() != null ? request.ml() : day == null ? 0 : day.perDoseMl();
         Checks.begin()
                 .that(
-                        request.ml() == null || request.ml() > 0 && request.ml() <= left,
+                        request.ml() == null || request.ml() > 0 && (swallowed || request.ml() <= left),
                         "ml",
                         "must be more than 0 and no more than is left in the bottle")
-                .that(request.ml() != null || ml <= left + 1e-6, "ml", "is more than is left in the bottle")
+                .that(
+                        request.ml() != null || swallowed || ml <= left + 1e-6,
+                        "ml",
+                        "is more than is left in the bottle")
+                .that(
+                        !swallowed || ml > 0 && ml <= MOST_SWALLOWED,
+                        "ml",
+                        "must say how much was swallowed, at most " + Words.figure(MOST_SWALLOWED))
                 .that(
                         request.overMinutes() == null || request.overMinutes() >= 0 && request.overMinutes() <= 600,
                         "overMinutes",
                         "must be from 0 to 600")
                 .that(!request.on().isAfter(today), "on", "must not be in the future")
                 .that(
-                        request.on().isAfter(today.minusDays(LATEST_TICK_DAYS)),
+                        request.on().isAfter(today.minusDays(swallowed ? LATEST_SWALLOWED_DAYS : LATEST_TICK_DAYS)),
                         "on",
-                        "is longer ago than " + LATEST_TICK_DAYS + " days")
-                .that(day != null && day.doses() > 0, "on", "is not a day of this course with a dose")
+                        "is longer ago than " + (swallowed ? LATEST_SWALLOWED_DAYS : LATEST_TICK_DAYS) + " days")
+                .that(swallowed || day != null && day.doses() > 0, "on", "is not a day of this course with a dose")
                 .that(
-                        day == null || request.slot() >= 1 && request.slot() <= day.doses(),
+                        request.slot() >= 1
+                                && (swallowed
+                                        ? request.slot() <= MOST_SLOTS
+                                        : day == null || request.slot() <= day.doses()),
                         "slot",
                         "is not planned that day")
                 .done();
         justTicked(taken, request);
         List<Finding> findings = atDose(course, planned, plan, request, ml, taken);
         DoseCheck.of(ml, day == null ? 0 : day.perDoseMl()).ifPresent(findings::add);
-        boolean swallowed = Boolean.TRUE.equals(request.swallowed());
         if (!swallowed) {
             if (Finding.any(findings, Severity.HOLD)) {
                 throw new Problem.Refused(findings);
@@ -161,14 +189,31 @@ public class DoseService {
 
     /** It was not taken after all: what it took out of the bottle is there again, and no sum counts it. */
     public CourseService.CourseView strike(UUID id, UUID dose, StrikeRequest request) {
-        String reason = request.checked();
         DoseTaken found = doses.findById(dose)
                 .filter(d -> d.courseId.equals(id) && !d.struck())
                 .orElseThrow(() -> new Problem.NotFound("dose"));
+        String reason = tappedByMistake(found)
+                ? request.checked()
+                : loosening.pass(
+                        Loosening.Safeguard.DOSE,
+                        id,
+                        request,
+                        Words.figure(found.ml) + " " + shelf.lot(lotOf(id)).unit() + " were noted as taken on "
+                                + Words.day(found.onDay) + " by " + found.tickedBy);
         found.strike(clock.instant(), reason);
         doses.saveAndFlush(found);
         ledger.strike(dose, reason);
         return service.one(id);
+    }
+
+    /** By whoever noted it, at once; the least time between two doses remembers it all the same. */
+    private boolean tappedByMistake(DoseTaken dose) {
+        return dose.tickedBy.equals(Member.current().displayName())
+                && Duration.between(dose.tickedAt, clock.instant()).compareTo(LeastInterval.AT_ONCE) <= 0;
+    }
+
+    private UUID lotOf(UUID course) {
+        return courses.findById(course).orElseThrow(() -> new Problem.NotFound("course")).lotId;
     }
 
     /** A second tap within moments is the first one's echo, not another dose. */
@@ -205,9 +250,12 @@ public class DoseService {
                             && findings.stream().noneMatch(k -> k.code().equals(f.code())))
                     .forEach(findings::add);
         }
-        Instant last =
-                taken.stream().map(d -> d.tickedAt).max(Instant::compareTo).orElse(null);
-        findings.addAll(Course.tooSoon(planned.pattern().toCore(), last, clock.instant()));
+        if (course.way == DosingGate.Way.MOUTH) {
+            findings.addAll(lastTaken.check(
+                    course.personId,
+                    products.of(course.lotId),
+                    planned.pattern().toCore().leastHours()));
+        }
         double perDose = plan.days().stream()
                 .filter(d -> d.date().equals(request.on()))
                 .mapToDouble(Course.Day::perDoseMl)

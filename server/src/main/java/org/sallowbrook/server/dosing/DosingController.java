@@ -3,6 +3,7 @@ package org.sallowbrook.server.dosing;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
@@ -25,6 +26,7 @@ class DosingController {
     private final DoseService doses;
     private final TrialService trials;
     private final HelpService help;
+    private final AnswerService answers;
     private final ReactionService reactions;
     private final DirectService direct;
     private final DiaryService diaries;
@@ -35,10 +37,12 @@ class DosingController {
             DoseService doses,
             TrialService trials,
             HelpService help,
+            AnswerService answers,
             ReactionService reactions,
             DirectService direct,
             DiaryService diaries) {
         this.help = help;
+        this.answers = answers;
         this.reactions = reactions;
         this.direct = direct;
         this.diaries = diaries;
@@ -105,6 +109,28 @@ class DosingController {
     @GetMapping("/people/{id}/help")
     HelpService.HelpView help(@PathVariable UUID id) {
         return help.help(id);
+    }
+
+    /** What they took in the weeks before, judged by what is known of them now. */
+    @GetMapping("/people/{id}/taken-before")
+    List<Finding> takenBefore(@PathVariable UUID id) {
+        return help.takenBefore(id);
+    }
+
+    @GetMapping("/people/{id}/answers")
+    List<AnswerService.AnswerView> answers(@PathVariable UUID id) {
+        return answers.of(id);
+    }
+
+    /** What a prescriber or pharmacist said. */
+    @PostMapping("/answers")
+    List<AnswerService.AnswerView> answer(@RequestBody AnswerService.AnswerRequest request) {
+        return answers.note(request);
+    }
+
+    @PostMapping("/answers/{id}/strike")
+    List<AnswerService.AnswerView> strikeAnswer(@PathVariable UUID id, @RequestBody StrikeRequest request) {
+        return answers.strike(id, request);
     }
 
     @PostMapping("/people/{id}/stop")

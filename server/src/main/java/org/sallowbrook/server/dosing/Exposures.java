@@ -67,7 +67,7 @@ class Exposures {
         taken.forEach(
                 t -> all.add(new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), (Double) t.ml())));
         uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, until.minusDays(LOOK_BACK_DAYS))
-                .forEach(u -> all.add(new TakenOf(u.id, u.way, itself(u), u.onDay, u.grams)));
+                .forEach(u -> all.add(new TakenOf(u.id, u.way, itself(u), u.onDay, u.ml == null ? u.grams : u.ml)));
         return all;
     }
 
@@ -75,7 +75,9 @@ class Exposures {
     private Product itself(DirectUse use) {
         return use.lotId == null
                 ? Direct.fresh(herbarium.taxon(use.taxonId), use.part, use.onDay)
-                : byTheGram(products.contents(List.of(use.lotId)).get(use.lotId));
+                : use.ml != null
+                        ? products.contents(List.of(use.lotId)).get(use.lotId)
+                        : byTheGram(products.contents(List.of(use.lotId)).get(use.lotId));
     }
 
     /** A jar or a harvest as something that is taken by the gram. */

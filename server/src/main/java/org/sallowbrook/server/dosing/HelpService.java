@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.HouseholdService;
@@ -50,7 +51,6 @@ public class HelpService {
             PeopleService.PersonView person,
             String emergencyNumber,
             String poisonCentre,
-            List<String> dangerSigns,
             List<TakenLately> taken,
             List<String> reactions,
             List<String> running) {}
@@ -67,6 +67,7 @@ public class HelpService {
     private final HouseholdService household;
     private final ShelfService shelf;
     private final Products products;
+    private final CourseGates gates;
 
     HelpService(
             CourseService courses,
@@ -78,7 +79,9 @@ public class HelpService {
             PeopleService people,
             HouseholdService household,
             ShelfService shelf,
-            Products products) {
+            Products products,
+            CourseGates gates) {
+        this.gates = gates;
         this.courses = courses;
         this.all = all;
         this.doses = doses;
@@ -89,6 +92,12 @@ public class HelpService {
         this.household = household;
         this.shelf = shelf;
         this.products = products;
+    }
+
+    /** What new is known of somebody, held against what they took in the weeks before. */
+    @Transactional(readOnly = true)
+    public List<Finding> takenBefore(UUID personId) {
+        return gates.takenBefore(personId, people.today());
     }
 
     @Transactional(readOnly = true)
@@ -105,7 +114,6 @@ public class HelpService {
                 person,
                 call.emergencyNumber(),
                 call.poisonCentre(),
-                DosingGate.DANGER_SIGNS,
                 Stream.concat(
                                 taken.stream().map(t -> lately(t, lots.get(t.lotId()), contents.get(t.lotId()))),
                                 uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, today.minusDays(DAYS)).stream()
@@ -143,8 +151,8 @@ public class HelpService {
                 u.onDay,
                 Words.lower(u.manner) + " " + taxon.commonName(),
                 u.lotId == null ? "" : shelf.lot(u.lotId).code(),
-                u.grams,
-                "g",
+                u.ml == null ? u.grams : u.ml,
+                u.ml == null ? "g" : "mL",
                 u.way,
                 List.of(taxon.commonName() + " (" + taxon.name() + "), " + Words.lower(u.part)));
     }

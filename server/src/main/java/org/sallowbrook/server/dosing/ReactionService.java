@@ -8,11 +8,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Reaction;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
@@ -67,6 +71,7 @@ public class ReactionService {
 
     private final Reactions reactions;
     private final Tolerance tolerance;
+    private final LooseningService loosening;
     private final Courses courses;
     private final CourseService service;
     private final Products products;
@@ -78,6 +83,7 @@ public class ReactionService {
     ReactionService(
             Reactions reactions,
             Tolerance tolerance,
+            LooseningService loosening,
             Courses courses,
             CourseService service,
             Products products,
@@ -87,6 +93,7 @@ public class ReactionService {
             Clock clock) {
         this.reactions = reactions;
         this.tolerance = tolerance;
+        this.loosening = loosening;
         this.courses = courses;
         this.service = service;
         this.products = products;
@@ -170,11 +177,21 @@ public class ReactionService {
 
     /** It was not that plant, or not that person: what was built on it is judged without it. */
     public List<ReactionView> strike(UUID id, StrikeRequest request) {
-        String reason = request.checked();
         ReactionEntity entity = find(id);
+        String reason = loosening.pass(
+                Loosening.Safeguard.REACTION,
+                entity.personId,
+                request,
+                "a reaction of " + Words.day(entity.onDay) + " to " + plants(entity) + ": "
+                        + tolerance.read(entity).words(),
+                entity.taxonIds());
         entity.strike(clock.instant(), reason);
         reactions.saveAndFlush(entity);
         return of(entity.personId);
+    }
+
+    private String plants(ReactionEntity r) {
+        return r.taxonIds().stream().map(t -> herbarium.taxon(t).commonName()).collect(Collectors.joining(", "));
     }
 
     private ReactionEntity find(UUID id) {

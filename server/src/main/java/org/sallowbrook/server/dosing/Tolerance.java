@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.FirstTrial;
 import org.sallowbrook.core.dosing.Reaction;
 import org.sallowbrook.core.field.Contacts;
@@ -14,6 +15,7 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.field.ContactService;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.springframework.stereotype.Component;
 
 /** What a person bore and did not bear: trials, reactions, and contacts with plants that irritate. */
@@ -24,8 +26,15 @@ class Tolerance {
     private final Reactions reactions;
     private final ContactService contacts;
     private final HerbariumService herbarium;
+    private final LooseningService loosening;
 
-    Tolerance(PlantTrials trials, Reactions reactions, ContactService contacts, HerbariumService herbarium) {
+    Tolerance(
+            PlantTrials trials,
+            Reactions reactions,
+            ContactService contacts,
+            HerbariumService herbarium,
+            LooseningService loosening) {
+        this.loosening = loosening;
         this.trials = trials;
         this.reactions = reactions;
         this.contacts = contacts;
@@ -33,13 +42,16 @@ class Tolerance {
     }
 
     /** Whether a first small trial of every plant in it still speaks for this person. */
-    boolean tried(UUID personId, Product product, List<Exposures.TakenOf> history, LocalDate on) {
+    boolean tried(UUID personId, Product product, DosingGate.Way way, List<Exposures.TakenOf> history, LocalDate on) {
         List<PlantTrial> own = trials.findAllByPersonId(personId);
         return product.herbs().stream()
                 .map(h -> h.taxon().id())
                 .allMatch(id -> FirstTrial.holds(
                         own.stream()
-                                .filter(t -> t.well && t.taxonId.equals(id))
+                                .filter(t -> t.well
+                                        && t.taxonId.equals(id)
+                                        && (t.way == null || t.way == way)
+                                        && FirstTrial.waited(t.onDay, on))
                                 .map(t -> t.onDay)
                                 .toList(),
                         history.stream()
@@ -48,6 +60,11 @@ class Tolerance {
                                 .map(Exposures.TakenOf::on)
                                 .toList(),
                         on));
+    }
+
+    /** What was noted as not borne and taken back since. */
+    List<Finding> takenBack(UUID personId, Set<Taxon> plants) {
+        return loosening.toldOf(personId, plants.stream().map(Taxon::id).collect(Collectors.toSet()));
     }
 
     /** What the person's history says of these plants. */

@@ -6,12 +6,16 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.sallowbrook.core.field.Contacts;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
@@ -46,13 +50,21 @@ public class ContactService {
     private final ContactEntities contacts;
     private final HerbariumService herbarium;
     private final PeopleService people;
+    private final LooseningService loosening;
     private final Once once;
     private final Clock clock;
 
-    ContactService(ContactEntities contacts, HerbariumService herbarium, PeopleService people, Once once, Clock clock) {
+    ContactService(
+            ContactEntities contacts,
+            HerbariumService herbarium,
+            PeopleService people,
+            LooseningService loosening,
+            Once once,
+            Clock clock) {
         this.contacts = contacts;
         this.herbarium = herbarium;
         this.people = people;
+        this.loosening = loosening;
         this.once = once;
         this.clock = clock;
     }
@@ -81,9 +93,17 @@ public class ContactService {
     }
 
     public void strike(UUID id, StrikeRequest request) {
-        String reason = request.checked();
         ContactEntity contact =
                 contacts.findById(id).filter(c -> !c.struck()).orElseThrow(() -> new Problem.NotFound("contact"));
+        String reason = contact.reaction == Contacts.Reaction.NONE
+                ? request.checked()
+                : loosening.pass(
+                        Loosening.Safeguard.CONTACT,
+                        contact.personId,
+                        request,
+                        "touched " + herbarium.taxon(contact.taxonId).commonName() + " on " + Words.day(contact.onDay)
+                                + ": " + Words.lower(contact.reaction),
+                        Set.of(contact.taxonId));
         contact.strike(clock.instant(), reason);
         contacts.saveAndFlush(contact);
     }

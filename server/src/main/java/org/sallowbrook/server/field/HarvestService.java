@@ -2,6 +2,7 @@ package org.sallowbrook.server.field;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Codes;
@@ -101,6 +103,7 @@ public class HarvestService implements DueSource {
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final SchoolService schools;
+    private final LooseningService loosening;
     private final Gatekeeper gatekeeper;
     private final Once once;
     private final Codes codes;
@@ -118,6 +121,7 @@ public class HarvestService implements DueSource {
             HerbariumService herbarium,
             PeopleService people,
             SchoolService schools,
+            LooseningService loosening,
             Gatekeeper gatekeeper,
             Once once,
             Codes codes,
@@ -133,6 +137,7 @@ public class HarvestService implements DueSource {
         this.herbarium = herbarium;
         this.people = people;
         this.schools = schools;
+        this.loosening = loosening;
         this.gatekeeper = gatekeeper;
         this.once = once;
         this.codes = codes;
@@ -314,7 +319,14 @@ public class HarvestService implements DueSource {
         return org.sallowbrook.core.drying.FreshMoisture.of(herbarium.taxon(h.taxonId()), h.part());
     }
 
+    /** The gates, and what was taken back of what they once held by. */
     private List<Finding> gate(Stand stand, HarvestRequest request) {
+        List<Finding> findings = new ArrayList<>(gates(stand, request));
+        findings.addAll(loosening.told(List.of(stand.id)));
+        return findings;
+    }
+
+    private List<Finding> gates(Stand stand, HarvestRequest request) {
         if (stand.putAwayOn != null) {
             return List.of(HarvestGate.putAway(String.valueOf(stand.putAwayReason)));
         }

@@ -9,13 +9,16 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
+import org.sallowbrook.server.household.SecondService;
 import org.sallowbrook.server.identification.OwnErrors;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
@@ -32,6 +35,10 @@ public class LookService {
 
     public record ObservationView(String character, String state) {}
 
+    /**
+     * @param secondObserver who else looked, in words, for the record
+     * @param second who looked too and counts: an account that signed, or somebody the keeper has named; needed to clear a doubt
+     */
     public record IdentificationRequest(
             UUID id,
             LocalDate on,
@@ -41,6 +48,7 @@ public class LookService {
             @Nullable List<ObservationView> again,
             @Nullable Boolean otherPlants,
             @Nullable String secondObserver,
+            @Nullable UUID second,
             @Nullable String book) {}
 
     /** @param goesOn whether what was seen may be taken up again: nothing was certain, and the plant is still much the same */
@@ -61,6 +69,8 @@ public class LookService {
             Boolean goesOn) {}
 
     private final StandService stands;
+    private final SecondService seconds;
+    private final LooseningService loosening;
     private final StandIdentifications identifications;
     private final LookReader looks;
     private final Harvests harvests;
@@ -73,6 +83,8 @@ public class LookService {
 
     LookService(
             StandService stands,
+            SecondService seconds,
+            LooseningService loosening,
             StandIdentifications identifications,
             LookReader looks,
             Harvests harvests,
@@ -83,6 +95,8 @@ public class LookService {
             Clock clock,
             JsonMapper json) {
         this.stands = stands;
+        this.seconds = seconds;
+        this.loosening = loosening;
         this.identifications = identifications;
         this.looks = looks;
         this.harvests = harvests;
@@ -156,7 +170,12 @@ public class LookService {
             }
         }
         if (saved.status == Identification.Status.CONFIRMED && stand.doubted) {
-            clearDoubt(stand, request);
+            saved.secondObserver = clearDoubt(stand, request);
+            saved.clearedReason = stand.doubtReason;
+            saved.clearedAt = stand.doubtedAt;
+            stand.doubted = false;
+            stand.doubtReason = null;
+            stand.doubtedAt = null;
         }
         return looks.view(identifications.saveAndFlush(saved));
     }
@@ -167,16 +186,15 @@ public class LookService {
                 .toList();
     }
 
-    /** By a look of two people, made after the doubt arose. */
-    private void clearDoubt(Stand stand, IdentificationRequest request) {
-        String second =
-                request.secondObserver() == null ? "" : request.secondObserver().strip();
-        if (second.isEmpty()
-                || second.equalsIgnoreCase(Member.current().displayName().strip())) {
+    /** By a look of two people, made after the doubt arose. @return who else looked */
+    private String clearDoubt(Stand stand, IdentificationRequest request) {
+        String second = seconds.observed(request.second(), stand.id);
+        if (second == null) {
             throw new Problem.Refused(List.of(Finding.stop(
                     "SECOND_OBSERVER",
                     "This stand was doubted; one pair of eyes is not enough to clear it.",
-                    "Name a second person who looked too.")));
+                    "Somebody else who looked too signs here with a name and password of their own, or is chosen from"
+                            + " those whom the keeper has named as second observers.")));
         }
         LocalDate doubted = stand.doubtedAt == null
                 ? people.today()
@@ -187,9 +205,7 @@ public class LookService {
                     "This look is of " + Words.day(request.on()) + "; the doubt arose on " + Words.day(doubted) + ".",
                     "Go and look again, two of you.")));
         }
-        stand.doubted = false;
-        stand.doubtReason = null;
-        stand.doubtedAt = null;
+        return second;
     }
 
     private static int length(@Nullable String text) {
@@ -216,7 +232,6 @@ public class LookService {
     /** A look that was wrong leaves the verdict. What was picked on the strength of it is not saved by that. */
     public StandService.StandView strikeLook(UUID standId, UUID look, StrikeRequest request) {
         Stand stand = stands.find(standId);
-        String reason = request.checked();
         StandIdentification found = identifications
                 .findById(look)
                 .filter(i -> i.standId.equals(standId) && !i.struck())
@@ -226,8 +241,20 @@ public class LookService {
                     "Something was picked here since; if the plant is in doubt, doubt the stand: that sets"
                             + " aside all that was made from it.");
         }
+        // A look that was certain only ever opened something; any other holds something back.
+        String reason = found.status == Identification.Status.CONFIRMED
+                ? request.checked()
+                : loosening.pass(
+                        Loosening.Safeguard.LOOK,
+                        standId,
+                        request,
+                        "a look of " + Words.day(found.onDay) + " by " + found.identifiedBy + " came to "
+                                + (found.status == Identification.Status.STOP ? "STOP" : "not yet"));
         found.strike(clock.instant(), reason);
         identifications.saveAndFlush(found);
+        if (found.clearedReason != null && !stand.doubted) {
+            stands.doubtAgain(stand, found.clearedReason, found.clearedAt == null ? clock.instant() : found.clearedAt);
+        }
         return stands.view(stand);
     }
 }

@@ -57,6 +57,13 @@ class StandIdentification extends Entry {
     @Nullable
     String book;
 
+    /** The doubt about the stand that this look took away, which comes back when it is struck out; null for none. */
+    @Nullable
+    String clearedReason;
+
+    @Nullable
+    Instant clearedAt;
+
     protected StandIdentification() {}
 
     IdentityOnRecord.Look look() {

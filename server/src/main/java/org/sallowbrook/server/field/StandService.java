@@ -1,6 +1,7 @@
 package org.sallowbrook.server.field;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -14,13 +15,15 @@ import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
+import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.herbarium.UsesTaxon;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
-import org.sallowbrook.server.platform.Gatekeeper;
-import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
@@ -36,7 +39,7 @@ public class StandService implements UsesTaxon {
 
     /**
      * @param taxonId what it is taken for; null while nobody knows
-     * @param reason why a safeguard of the site is taken back; needed only then
+     * @param reason why a safeguard of the site is taken back; second: who signed for it; needed only then
      */
     public record StandRequest(
             UUID id,
@@ -52,7 +55,8 @@ public class StandService implements UsesTaxon {
             @Nullable Double longitude,
             @Nullable Double elevationM,
             @Nullable Integer growingSince,
-            @Nullable String reason) {}
+            @Nullable String reason,
+            @Nullable UUID second) {}
 
     /** @param characters by their names in the vocabulary */
     public record SettlesView(LifeStage stage, List<Integer> months, List<String> characters) {}
@@ -94,7 +98,7 @@ public class StandService implements UsesTaxon {
     private final Harvests harvests;
     private final HerbariumService herbarium;
     private final PeopleService people;
-    private final Gatekeeper gatekeeper;
+    private final LooseningService loosening;
     private final Once once;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -106,7 +110,7 @@ public class StandService implements UsesTaxon {
             Harvests harvests,
             HerbariumService herbarium,
             PeopleService people,
-            Gatekeeper gatekeeper,
+            LooseningService loosening,
             Once once,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -116,7 +120,7 @@ public class StandService implements UsesTaxon {
         this.harvests = harvests;
         this.herbarium = herbarium;
         this.people = people;
-        this.gatekeeper = gatekeeper;
+        this.loosening = loosening;
         this.once = once;
         this.events = events;
         this.clock = clock;
@@ -147,7 +151,50 @@ public class StandService implements UsesTaxon {
         }
         Stand stand = new Stand(request.id());
         fill(stand, request);
+        laidAnew(stand, request);
         return view(stands.saveAndFlush(stand));
+    }
+
+    /** What was noted against a place is not left behind by giving the place another stand. */
+    private void laidAnew(Stand stand, StandRequest request) {
+        for (Stand other : stands.findAll()) {
+            String against =
+                    whereOf(other).isThatOf(whereOf(stand)) && !other.id.equals(stand.id) ? against(other) : null;
+            if (against == null || stand.ground == Site.Ground.CONTAMINATED) {
+                continue;
+            }
+            String was = other.name + ", here or within " + Words.figure(Site.SAME_PLACE_M)
+                    + " m, has this against it: " + against;
+            if (request.reason() == null || request.reason().isBlank()) {
+                throw new Problem.Refused(List.of(Finding.stop(
+                        "SAME_PLACE",
+                        was + ".",
+                        "Note the same here, or let the keeper, or two people together, say why it does not hold for"
+                                + " this stand.")));
+            }
+            loosening.pass(
+                    Loosening.Safeguard.GROUND, stand.id, new StrikeRequest(request.reason(), request.second()), was);
+            return;
+        }
+    }
+
+    private static Site.Where whereOf(Stand s) {
+        return new Site.Where(s.taxonId(), s.place, s.latitude, s.longitude);
+    }
+
+    /** What was noted for safety of a stand, in words; null where nothing was. */
+    private @Nullable String against(Stand s) {
+        if (s.doubted) {
+            return "it is doubted: " + s.doubtReason;
+        }
+        if (s.ground == Site.Ground.CONTAMINATED) {
+            return "its ground is contaminated";
+        }
+        return identifications.findAllByStandIdOrderByOnDayDescKeptAtDesc(s.id).stream()
+                .filter(i -> i.status == Identification.Status.STOP)
+                .findFirst()
+                .map(i -> "a look of " + Words.day(i.onDay) + " came to STOP")
+                .orElse(null);
     }
 
     public StandView change(UUID id, StandRequest request, @Nullable String ifMatch) {
@@ -159,12 +206,25 @@ public class StandService implements UsesTaxon {
         }
         Site before = stand.site();
         Integer since = stand.growingSince;
+        String named = stand.taxonId();
+        String against = against(stand);
         fill(stand, request);
+        StrikeRequest because = new StrikeRequest(request.reason() == null ? "" : request.reason(), request.second());
+        if (!named.equals(stand.taxonId()) && against != null) {
+            loosening.pass(Loosening.Safeguard.STAND_NAME, id, because, "as " + called(named) + ", " + against);
+        }
         List<String> loosened = new ArrayList<>(before.loosenedBy(stand.site()));
         if (HarvestGate.olderThanSaid(since, stand.growingSince)) {
             loosened.add("growingSince");
         }
-        loosened(id, loosened, request.reason());
+        if (!loosened.isEmpty()) {
+            loosening.pass(
+                    Loosening.Safeguard.GROUND,
+                    id,
+                    because,
+                    "noted until now: " + before.words(loosened)
+                            + (loosened.contains("growingSince") ? ", growing there since " + since : ""));
+        }
         if (before.ground() != Site.Ground.CONTAMINATED && stand.ground == Site.Ground.CONTAMINATED) {
             stands.saveAndFlush(stand);
             events.publishEvent(new GroundCondemned(id, stand.name));
@@ -188,10 +248,18 @@ public class StandService implements UsesTaxon {
         return view(stands.saveAndFlush(stand));
     }
 
-    /** A stand that was made by mistake: with its looks, stakes and pictures, as long as nothing was ever picked there. */
+    /**
+     * A stand that was made by mistake: with its looks, stakes and pictures, as long as nothing was ever picked there, and
+     * nothing was noted that speaks against it.
+     */
     public void remove(UUID id, @Nullable String ifMatch) {
         Stand stand = find(id);
         stand.checkVersion(ifMatch, () -> view(stand));
+        String against = against(stand);
+        if (against != null) {
+            throw new Problem.Conflict("What was noted of this stand stays (" + against
+                    + "): whoever comes here next has to know. Put the stand away instead.");
+        }
         if (harvests.everAtStand(id)) {
             throw new Problem.Conflict("Something was picked here, so its record stays. Put the stand away instead.");
         }
@@ -212,28 +280,10 @@ public class StandService implements UsesTaxon {
                         String.valueOf(s.putAwayReason)));
     }
 
-    /** What a gate holds by is taken back by a keeper, who says why. */
-    private void loosened(UUID id, List<String> fields, @Nullable String reason) {
-        if (fields.isEmpty()) {
-            return;
-        }
-        if (Member.current().role() != Member.Role.KEEPER) {
-            throw new Problem.Refused(List.of(Finding.stop(
-                    "KEEPER_DECIDES",
-                    "That the place is safe, allowed or plentiful again is for the household's keeper to say.",
-                    "Ask the keeper to change it.")));
-        }
-        Checks.begin()
-                .that(
-                        reason != null && !reason.isBlank() && reason.length() <= 300,
-                        "reason",
-                        "must say what has changed")
-                .done();
-        gatekeeper.record(
-                "site",
-                id,
-                "SITE_" + String.join("+", fields),
-                String.valueOf(reason).strip());
+    private String called(String taxonId) {
+        return taxonId.isEmpty()
+                ? "a plant nobody knew"
+                : herbarium.taxon(taxonId).commonName();
     }
 
     private void fill(Stand stand, StandRequest request) {
@@ -288,10 +338,20 @@ public class StandService implements UsesTaxon {
         Stand stand = find(standId);
         stand.checkVersion(ifMatch, () -> view(stand));
         Checks.begin().that(!reason.isBlank(), "reason", "must say why").done();
-        stand.doubted = true;
-        stand.doubtReason = reason.strip();
+        // A second doubt is added: the first is not talked away by it.
+        stand.doubtReason = stand.doubted ? stand.doubtReason + "; then: " + reason.strip() : reason.strip();
         stand.doubtedAt = clock.instant();
+        stand.doubted = true;
         return view(stands.saveAndFlush(stand));
+    }
+
+    /** The doubt that a look took away is there again with the look gone; so is what it set aside. */
+    void doubtAgain(Stand stand, String reason, Instant at) {
+        stand.doubted = true;
+        stand.doubtReason = reason;
+        stand.doubtedAt = at;
+        stands.saveAndFlush(stand);
+        events.publishEvent(new StandDoubted(stand.id, stand.name, reason));
     }
 
     @Override

@@ -12,8 +12,11 @@ import org.sallowbrook.core.field.years.Bearing;
 import org.sallowbrook.core.field.years.Count;
 import org.sallowbrook.core.field.years.Outlook;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Member;
@@ -69,6 +72,7 @@ public class YearsService {
     private final HerbariumService herbarium;
     private final SchoolService schools;
     private final PeopleService people;
+    private final LooseningService loosening;
     private final Once once;
     private final Clock clock;
 
@@ -79,6 +83,7 @@ public class YearsService {
             HerbariumService herbarium,
             SchoolService schools,
             PeopleService people,
+            LooseningService loosening,
             Once once,
             Clock clock) {
         this.stands = stands;
@@ -87,6 +92,7 @@ public class YearsService {
         this.herbarium = herbarium;
         this.schools = schools;
         this.people = people;
+        this.loosening = loosening;
         this.once = once;
         this.clock = clock;
     }
@@ -115,10 +121,14 @@ public class YearsService {
     }
 
     public void strike(UUID standId, UUID id, StrikeRequest request) {
-        String reason = request.checked();
         StandCount count = counts.findById(id)
                 .filter(c -> c.standId.equals(standId) && !c.struck())
                 .orElseThrow(() -> new Problem.NotFound("count"));
+        String reason = loosening.pass(
+                Loosening.Safeguard.STAND_COUNT,
+                standId,
+                request,
+                Words.figure(count.plants) + " plants counted on " + Words.day(count.onDay) + " by " + count.countedBy);
         count.strike(clock.instant(), reason);
         counts.saveAndFlush(count);
     }

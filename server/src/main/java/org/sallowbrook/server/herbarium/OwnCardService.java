@@ -124,6 +124,8 @@ public class OwnCardService {
                 .ifPresent(shipped -> problems.addAll(OwnCardRules.weakened(shipped, taxon)));
         problems.addAll(
                 OwnCardRules.borrowedNames(herbarium.shipped().herbarium().taxa(), taxon));
+        problems.addAll(
+                OwnCardRules.poisonousGenus(herbarium.shipped().herbarium().taxa(), taxon));
         problems.addAll(herbarium.herbarium().with(List.of(taxon)).problems(taxon));
         if (!problems.isEmpty()) {
             throw refusal(CardText.faults("card", yaml, problems));

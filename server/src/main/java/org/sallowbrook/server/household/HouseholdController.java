@@ -19,8 +19,12 @@ class HouseholdController {
 
     private final HouseholdService household;
     private final Copies copies;
+    private final SecondService seconds;
+    private final LooseningService loosening;
 
-    HouseholdController(HouseholdService household, Copies copies) {
+    HouseholdController(HouseholdService household, Copies copies, SecondService seconds, LooseningService loosening) {
+        this.seconds = seconds;
+        this.loosening = loosening;
         this.copies = copies;
         this.household = household;
     }
@@ -87,5 +91,33 @@ class HouseholdController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void endSession(@PathVariable String handle) {
         household.endSession(handle);
+    }
+
+    /** Who may look as a second, without an account. */
+    @GetMapping("/api/household/observers")
+    List<SecondService.ObserverView> observers() {
+        return seconds.observers();
+    }
+
+    @PostMapping("/api/household/observers")
+    List<SecondService.ObserverView> nameObserver(@RequestBody SecondService.ObserverRequest request) {
+        return seconds.name(request);
+    }
+
+    @PostMapping("/api/household/observers/{id}/end")
+    List<SecondService.ObserverView> endObserver(@PathVariable UUID id) {
+        return seconds.end(id);
+    }
+
+    /** A second person signs, with their own name and password, for what is done next here. */
+    @PostMapping("/api/session/second")
+    SecondService.SignedView second(@RequestBody SecondService.SignRequest body, HttpServletRequest request) {
+        return seconds.sign(body, request.getRemoteAddr());
+    }
+
+    /** What was noted for safety of a stand, lot, batch or person, and taken back. */
+    @GetMapping("/api/household/loosened/{subject}")
+    List<LooseningService.LoosenedView> loosened(@PathVariable UUID subject) {
+        return loosening.of(subject);
     }
 }

@@ -8,12 +8,14 @@ import org.sallowbrook.core.household.Medicines;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
-import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** Generic names of medicines, household/medicines.yaml. */
 @Configuration
 public class MedicineNames {
+
+    private record File(Map<MedicineClass, List<String>> classes, Map<String, List<String>> synonyms) {}
 
     @Bean
     Medicines medicines() throws IOException {
@@ -22,9 +24,11 @@ public class MedicineNames {
 
     public static Medicines load() throws IOException {
         try (var in = new ClassPathResource("household/medicines.yaml").getInputStream()) {
-            return new Medicines(YAMLMapper.builder()
+            File file = YAMLMapper.builder()
+                    .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                     .build()
-                    .readValue(in, new TypeReference<Map<MedicineClass, List<String>>>() {}));
+                    .readValue(in, File.class);
+            return new Medicines(file.classes(), file.synonyms());
         }
     }
 }

@@ -47,9 +47,9 @@ class PeopleController {
                 .toList();
     }
 
-    /** Generic names like the one typed, with the classes they belong to. */
+    /** The medicine of the name typed, and those whose names hold it or are written like it, with their classes. */
     @GetMapping("/medicines")
-    List<Medicines.Named> medicines(@RequestParam String name) {
+    Medicines.Found medicines(@RequestParam String name) {
         return medicines.search(name);
     }
 

@@ -195,7 +195,11 @@ public class PeopleService {
         entity.breastFeeding = request.breastFeeding();
         entity.conditions = join(request.conditions());
         entity.medicines = join(request.medicines());
-        entity.medicineNames = names.stream().distinct().collect(Collectors.joining(","));
+        entity.medicineNames = names.stream()
+                .flatMap(n -> medicines.named(n).stream())
+                .map(Medicines.Named::name)
+                .distinct()
+                .collect(Collectors.joining(","));
         entity.allergyFamilies = request.allergyFamilies().stream()
                 .flatMap(f -> PlantFamily.of(f).stream())
                 .map(PlantFamily::latin)
@@ -208,6 +212,13 @@ public class PeopleService {
 
     private Set<MedicineClass> medicines(PersonEntity p) {
         Set<MedicineClass> all = split(p.medicines, MedicineClass.class);
+        // A kind that was ticked without a name may be any of it.
+        if (all.contains(MedicineClass.ANTIDEPRESSANT)) {
+            all.add(MedicineClass.SSRI);
+        }
+        if (all.contains(MedicineClass.DIABETES)) {
+            all.add(MedicineClass.INSULIN_OR_SULFONYLUREA);
+        }
         named(p).forEach(n -> all.addAll(n.classes()));
         return all;
     }

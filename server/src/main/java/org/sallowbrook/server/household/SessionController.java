@@ -34,6 +34,7 @@ class SessionController {
      * @param setup whether the first account is still to be made
      * @param account who is signed in, whatever they or their household are called later
      * @param zone in which the household counts its days
+     * @param whomToCall kept on the device, for when something is wrong and nobody is signed in
      * @param now by the clock of the server, which in the demo is a calendar of its own
      */
     record SessionView(
@@ -47,10 +48,12 @@ class SessionController {
             @Nullable String region,
             @Nullable String zone,
             Boolean standIns,
+            HouseholdService.@Nullable WhomToCall whomToCall,
             Instant now) {}
 
     private final SignIn signIn;
     private final PeopleService people;
+    private final HouseholdService household;
     private final SecurityContextRepository contexts;
     private final Clock clock;
     private final boolean demo;
@@ -58,12 +61,14 @@ class SessionController {
     SessionController(
             SignIn signIn,
             PeopleService people,
+            HouseholdService household,
             SecurityContextRepository contexts,
             Clock clock,
             @Value("${sallowbrook.demo}") boolean demo) {
         this.clock = clock;
         this.signIn = signIn;
         this.people = people;
+        this.household = household;
         this.contexts = contexts;
         this.demo = demo;
     }
@@ -88,9 +93,11 @@ class SessionController {
                     people.region(),
                     people.zone().getId(),
                     people.standIns(),
+                    household.whomToCall(),
                     clock.instant());
         }
-        return new SessionView(false, signIn.empty(), demo, null, null, null, null, null, null, false, clock.instant());
+        return new SessionView(
+                false, signIn.empty(), demo, null, null, null, null, null, null, false, null, clock.instant());
     }
 
     @PostMapping("/api/session")

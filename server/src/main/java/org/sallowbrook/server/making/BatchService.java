@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.PressingCheck;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.Step;
@@ -29,6 +30,7 @@ import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.core.shelf.VesselKind;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Due;
@@ -149,6 +151,7 @@ public class BatchService implements DueSource {
     private final PeopleService people;
     private final PlanStore plans;
     private final Gatekeeper gatekeeper;
+    private final LooseningService loosening;
     private final Clock clock;
 
     BatchService(
@@ -162,6 +165,7 @@ public class BatchService implements DueSource {
             PeopleService people,
             PlanStore plans,
             Gatekeeper gatekeeper,
+            LooseningService loosening,
             Clock clock) {
         this.batches = batches;
         this.shakes = shakes;
@@ -173,6 +177,7 @@ public class BatchService implements DueSource {
         this.people = people;
         this.plans = plans;
         this.gatekeeper = gatekeeper;
+        this.loosening = loosening;
         this.clock = clock;
     }
 
@@ -359,7 +364,6 @@ public class BatchService implements DueSource {
     public BatchView strikePressing(UUID id, StrikeRequest request, @Nullable String ifMatch) {
         Batch batch = find(id);
         batch.checkVersion(ifMatch, () -> view(batch));
-        String reason = request.checked();
         StoredPlan plan = plan(batch);
         if (batch.status != BatchStatus.PRESSED || batch.plannedPressOn == null) {
             throw new Problem.Conflict("Only what was pressed and is not filled yet steeps again.");
@@ -367,6 +371,13 @@ public class BatchService implements DueSource {
         if (batch.filledOn != null) {
             throw new Problem.Conflict("Strike out its bottles first.");
         }
+        String reason = batch.water == null || batch.water == Water.NONE_SEEN
+                ? request.checked()
+                : loosening.pass(
+                        Loosening.Safeguard.WATER_SEEN,
+                        id,
+                        request,
+                        "water was seen under it when it was pressed on " + Words.day(batch.pressOn));
         gatekeeper.record(
                 "pressing struck out",
                 id,
@@ -740,6 +751,7 @@ public class BatchService implements DueSource {
                 .map(ShelfService.LinkView::to)
                 .toList();
         return shelf.lots(filled).stream()
+                .filter(l -> !l.neverFilled())
                 .map(l -> new ContainerView(l.id(), l.code(), l.name()))
                 .sorted(java.util.Comparator.comparing(ContainerView::code))
                 .toList();

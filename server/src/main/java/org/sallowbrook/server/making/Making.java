@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.GraveWords;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Life;
@@ -198,6 +199,10 @@ public class Making {
         LocalDate on = request.startedOn();
         Checks.begin()
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(
+                        GraveWords.in(request.name()).isEmpty(),
+                        "name",
+                        GraveWords.in(request.name()).map(GraveWords::refused).orElse(""))
                 .that(!on.isAfter(people.today()), "startedOn", "must not be in the future")
                 .that(
                         r.in().uses().stream()

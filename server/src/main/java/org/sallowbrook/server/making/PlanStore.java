@@ -10,6 +10,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.StoredJson;
 import org.sallowbrook.server.shelf.HerbView;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -48,8 +49,8 @@ class PlanStore {
         JsonNode tree = json.readTree(written);
         int schema = tree.path("schema").asInt(1);
         return switch (schema) {
-            case 1 -> first(json.treeToValue(tree, First.class), form);
-            case StoredPlan.SCHEMA -> json.treeToValue(tree, StoredPlan.class);
+            case 1 -> first(StoredJson.read(json, tree, First.class), form);
+            case StoredPlan.SCHEMA -> StoredJson.read(json, tree, StoredPlan.class);
             default ->
                 throw new IllegalStateException("this plan was written by a newer version (schema " + schema + ")");
         };

@@ -1,8 +1,16 @@
 package org.sallowbrook.server.planning;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
-import org.sallowbrook.core.herbarium.Complaint;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.planning.Complaint;
+import org.sallowbrook.core.planning.Lexicon;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
@@ -10,25 +18,27 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** Complaints in people's own words, planning/complaints.yaml. */
 @Component
-class Complaints {
+public class Complaints {
 
-    private record GraveFile(String name, Complaint.Urgency urgency, List<String> phrases, String tell) {}
+    private record GraveFile(String name, Complaint.Urgency urgency, List<String> when, String tell) {}
 
     private record WordsFile(String need, List<String> phrases) {}
 
-    private record File(List<GraveFile> grave, List<WordsFile> words) {}
+    private record File(Map<String, List<String>> lexicon, List<GraveFile> grave, List<WordsFile> words) {}
 
+    private final Lexicon lexicon;
     private final List<Complaint.Grave> grave;
     private final List<Complaint.Synonym> synonyms;
 
-    Complaints() throws IOException {
+    public Complaints() throws IOException {
         try (var in = new ClassPathResource("planning/complaints.yaml").getInputStream()) {
             File file = YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                     .build()
                     .readValue(in, File.class);
+            lexicon = new Lexicon(file.lexicon());
             grave = file.grave().stream()
-                    .map(g -> new Complaint.Grave(g.name(), g.urgency(), g.phrases(), g.tell()))
+                    .map(g -> new Complaint.Grave(g.name(), g.urgency(), g.when(), g.tell()))
                     .toList();
             synonyms = file.words().stream()
                     .map(w -> new Complaint.Synonym(w.need(), w.phrases()))
@@ -36,11 +46,32 @@ class Complaints {
         }
     }
 
-    List<Complaint.Grave> grave() {
+    /** With the names of all plants there is a card of: whoever ate of one of them says so by its name. */
+    public Lexicon lexicon(Collection<Taxon> taxa) {
+        List<String> poisonous = new ArrayList<>();
+        List<String> others = new ArrayList<>();
+        taxa.forEach(t -> {
+            List<String> names = t.danger().dangerous() ? poisonous : others;
+            names.addAll(t.commonNames());
+            names.add(t.name());
+        });
+        // What stands in the cards' own texts is a word, and no slip of another.
+        Set<String> words = new TreeSet<>();
+        taxa.forEach(t -> Stream.of(
+                        Stream.of(t.habitat(), t.winterTells(), t.washing()),
+                        t.parts().stream().flatMap(p -> Stream.of(p.moment(), p.method(), p.tools())),
+                        t.uses().stream().map(Taxon.Use::name),
+                        t.cautions().stream().map(Taxon.Caution::effect))
+                .flatMap(s -> s)
+                .forEach(text -> words.addAll(Lexicon.words(text))));
+        return lexicon.with("poisonplant", poisonous).with("knownplant", others).alsoKnowing(words);
+    }
+
+    public List<Complaint.Grave> grave() {
         return grave;
     }
 
-    List<Complaint.Synonym> synonyms() {
+    public List<Complaint.Synonym> synonyms() {
         return synonyms;
     }
 }

@@ -7,12 +7,12 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.ByNeed;
-import org.sallowbrook.core.herbarium.Complaint;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.planning.Complaint;
 import org.sallowbrook.server.dosing.ReactionService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.herbarium.HerbariumService;
@@ -110,8 +110,12 @@ class NeedController {
     @GetMapping("/search")
     @Transactional(readOnly = true)
     ComplaintAnswer search(@RequestParam String words) {
-        Complaint.Answer answer =
-                Complaint.of(words, complaints.grave(), complaints.synonyms(), ByNeed.needs(herbarium.herbarium()));
+        Complaint.Answer answer = Complaint.of(
+                words,
+                complaints.lexicon(herbarium.herbarium().taxa()),
+                complaints.grave(),
+                complaints.synonyms(),
+                ByNeed.needs(herbarium.herbarium()));
         return new ComplaintAnswer(answer.findings(), answer.needs());
     }
 

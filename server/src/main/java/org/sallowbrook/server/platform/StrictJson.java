@@ -21,6 +21,7 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.TokenStreamContext;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JavaType;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.deser.DeserializationProblemHandler;
@@ -220,6 +221,34 @@ class StrictJson {
             note(p, expected(type));
             p.skipChildren();
             return null;
+        }
+
+        /** What nobody here knows is not dropped: "pregnant" in the wrong place would read as not pregnant. */
+        @Override
+        public boolean handleUnknownProperty(
+                DeserializationContext ctxt,
+                JsonParser p,
+                tools.jackson.databind.ValueDeserializer<?> deserializer,
+                Object beanOrClass,
+                String propertyName) {
+            if (ctxt.isEnabled(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                    || ctxt.getAttribute(StoredJson.STORED) != null) {
+                return false;
+            }
+            noteUnknown(p, propertyName);
+            p.skipChildren();
+            return true;
+        }
+
+        /** In a list its place is named; of one of several kinds of request the parser has lost it. */
+        private static void noteUnknown(JsonParser p, String property) {
+            String path = path(where(p));
+            RequestAttributes request = RequestContextHolder.getRequestAttributes();
+            String field = path.contains("[") && path.endsWith(property) ? path : property;
+            if (request == null) {
+                throw new IllegalArgumentException(field + " is not known here");
+            }
+            add(request, new Violation(field, "is not known here"));
         }
 
         /** One of several kinds of request, of a kind that there is not, or without saying which. */

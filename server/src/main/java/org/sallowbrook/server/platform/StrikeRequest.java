@@ -1,9 +1,15 @@
 package org.sallowbrook.server.platform;
 
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 
-/** Why something that was noted is struck out. It stays in the record and leaves every reckoning. */
-public record StrikeRequest(String reason) {
+/**
+ * Why something that was noted is struck out. It stays in the record and leaves every reckoning.
+ *
+ * @param second who signed for it as a second person, where what was noted was noted for safety; else unused
+ */
+public record StrikeRequest(String reason, @Nullable UUID second) {
 
     private static final int MOST_LETTERS = 300;
 

@@ -178,10 +178,12 @@ public class Ledger {
             change.strike(clock.instant(), reason);
             changes.save(change);
         }
+        // Where it would have come from stays: whatever is found in it some day has an origin.
+        lot.neverFilled = true;
+        lot.stateReason = "never filled: " + reason;
         lot.remaining = 0;
         lot.vesselId = null;
         lots.save(lot);
-        links.deleteByToLot(bottle);
         lots.flush();
     }
 

@@ -125,6 +125,9 @@ class Lot extends Versioned {
     /** Whether the hold is lifted by what is done with its batch only. */
     boolean heldByTheWork;
 
+    /** Of a bottle: whether its filling was struck out. Its descent stays, and nothing is ever in it. */
+    boolean neverFilled;
+
     /** Of a harvest: whether it was laid out to dry. */
     boolean racked;
 

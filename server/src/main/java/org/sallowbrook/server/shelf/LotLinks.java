@@ -7,6 +7,4 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LotLinks extends JpaRepository<LotLink, UUID> {
     List<LotLink> findAllByFromLotInOrToLotIn(Collection<UUID> from, Collection<UUID> to);
-
-    void deleteByToLot(UUID toLot);
 }

@@ -104,6 +104,7 @@ class LotReader {
                 l.vesselMl,
                 l.heldByTheWork,
                 l.racked,
+                l.neverFilled,
                 l.supplierLot,
                 l.desiccantOn);
     }

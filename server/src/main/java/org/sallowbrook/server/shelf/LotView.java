@@ -26,6 +26,7 @@ import org.sallowbrook.server.platform.Range;
  * @param vesselMl what its vessel holds brimful; null where unknown
  * @param heldByTheWork whether its hold is lifted by what is done with its batch only
  * @param racked of a harvest: whether it was laid out to dry
+ * @param neverFilled of a bottle: whether its filling was struck out
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -65,6 +66,7 @@ public record LotView(
         @Nullable Double vesselMl,
         Boolean heldByTheWork,
         Boolean racked,
+        Boolean neverFilled,
         String supplierLot,
         @Nullable LocalDate desiccantOn) {
 

@@ -2,12 +2,14 @@ package org.sallowbrook.server.shelf;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.springframework.stereotype.Service;
@@ -20,9 +22,11 @@ public class Products {
 
     private final Lots lots;
     private final LotReader reader;
+    private final Standing standing;
     private final HerbariumService herbarium;
 
-    Products(Lots lots, LotReader reader, HerbariumService herbarium) {
+    Products(Lots lots, LotReader reader, Standing standing, HerbariumService herbarium) {
+        this.standing = standing;
         this.lots = lots;
         this.reader = reader;
         this.herbarium = herbarium;
@@ -31,6 +35,11 @@ public class Products {
     /** Its state judged over its whole descent. */
     public Product of(UUID id) {
         return product(reader.judged(reader.find(id)));
+    }
+
+    /** What was taken back of what once spoke against it, over its whole descent: whoever takes it should know. */
+    public List<Finding> takenBack(UUID id) {
+        return standing.takenBack(id);
     }
 
     /** What was in each of these; its state is the lot's own, not judged over its descent. For what is taken already. */

@@ -25,8 +25,6 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @RequestMapping("/api/shelf")
 class ShelfController {
 
-    record ReasonRequest(String reason) {}
-
     record HolderRequest(String holder) {}
 
     /** @param vesselId null for none of the household's own */
@@ -153,9 +151,9 @@ class ShelfController {
     @PostMapping("/lots/{id}/release")
     LotView release(
             @PathVariable UUID id,
-            @RequestBody ReasonRequest request,
+            @RequestBody StrikeRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return shelf.release(id, request.reason(), ifMatch);
+        return shelf.release(id, request, ifMatch);
     }
 
     @PostMapping("/lots/{id}/finish")

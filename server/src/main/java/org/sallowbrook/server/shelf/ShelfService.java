@@ -7,19 +7,21 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.herbarium.UsesTaxon;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
-import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -53,7 +55,7 @@ public class ShelfService implements UsesTaxon, DueSource {
     private final LotReader reader;
     private final Ledger ledger;
     private final PeopleService people;
-    private final Gatekeeper gatekeeper;
+    private final LooseningService loosening;
     private final Standing standing;
 
     ShelfService(
@@ -63,7 +65,7 @@ public class ShelfService implements UsesTaxon, DueSource {
             LotReader reader,
             Ledger ledger,
             PeopleService people,
-            Gatekeeper gatekeeper,
+            LooseningService loosening,
             Standing standing) {
         this.jdbc = jdbc;
         this.lots = lots;
@@ -71,7 +73,7 @@ public class ShelfService implements UsesTaxon, DueSource {
         this.reader = reader;
         this.ledger = ledger;
         this.people = people;
-        this.gatekeeper = gatekeeper;
+        this.loosening = loosening;
         this.standing = standing;
     }
 
@@ -218,12 +220,9 @@ public class ShelfService implements UsesTaxon, DueSource {
     }
 
     /** Lifts a hold once its reason is gone; a quarantine is not lifted this way, and ageing takes its time. */
-    public LotView release(UUID id, String reason, @Nullable String ifMatch) {
+    public LotView release(UUID id, StrikeRequest request, @Nullable String ifMatch) {
         Lot lot = reader.find(id);
         lot.checkVersion(ifMatch, () -> reader.view(lot));
-        Checks.begin()
-                .that(!reason.isBlank(), "reason", "must say what resolved it")
-                .done();
         if (lot.state != Product.State.HOLD) {
             throw new Problem.Conflict("This is not on hold.");
         }
@@ -239,9 +238,9 @@ public class ShelfService implements UsesTaxon, DueSource {
                     lot.name + " is held by what was seen or weighed of it, not by a word.",
                     "Weigh it or look at it on the page of its batch.")));
         }
-        gatekeeper.record("hold released", id, "HOLD", lot.heldReason + " / " + reason.strip());
+        String reason = loosening.pass(Loosening.Safeguard.HOLD, id, request, "it was on hold: " + lot.heldReason);
         lot.state = Product.State.USABLE;
-        lot.stateReason = "released: " + reason.strip();
+        lot.stateReason = "released: " + reason;
         lot.heldReason = null;
         return reader.view(lots.saveAndFlush(lot));
     }

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.field.SourceGuard;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.platform.Member;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -27,6 +28,7 @@ class Standing implements SourceGuard {
             @Nullable Boolean standDoubted,
             @Nullable String standDoubtReason,
             @Nullable String ground,
+            boolean neverFilled,
             double remaining) {}
 
     // Native SQL is not filtered by household, so each step carries it. Laterals with an offset, that each step goes by
@@ -40,21 +42,28 @@ class Standing implements SourceGuard {
                 select l.from_lot from up cross join lateral (
                     select from_lot from lot_link where to_lot = up.id and household_id = :household offset 0) l
             )
-            select o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.remaining,
+            select o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.never_filled, o.remaining,
                    s.doubted as stand_doubted, s.doubt_reason as stand_doubt_reason, s.ground
             from up cross join lateral (
                 select * from lot where id = up.id and household_id = :household offset 0) o
             left join stand s on s.id = o.id""";
 
     private final JdbcClient jdbc;
+    private final LooseningService loosening;
 
-    Standing(JdbcClient jdbc) {
+    Standing(JdbcClient jdbc, LooseningService loosening) {
+        this.loosening = loosening;
         this.jdbc = jdbc;
     }
 
     /** Why a lot must not be used; empty when it may. Its own hold is told as such. */
     List<Finding> of(UUID lot) {
         return findings(lot, ancestors(lot));
+    }
+
+    /** What was taken back of what once spoke against it, over its whole descent. */
+    List<Finding> takenBack(UUID lot) {
+        return loosening.told(ancestors(lot).stream().map(Ancestor::id).toList());
     }
 
     @Override
@@ -80,6 +89,12 @@ class Standing implements SourceGuard {
         for (Ancestor a : all) {
             boolean self = a.id().equals(lot);
             String called = a.name() + " (" + a.code() + ")";
+            if (self && a.neverFilled()) {
+                findings.add(Finding.stop(
+                        "NEVER_FILLED",
+                        called + " was struck out as never filled; what is in it came from somewhere else.",
+                        "Fill another from the jar, or put down where this came from."));
+            }
             if (a.state().equals("DESTROYED")) {
                 findings.add(
                         self

@@ -11,6 +11,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.core.shelf.VesselKind;
@@ -114,9 +115,12 @@ public class StockService {
         LotForm form = request.form();
         Double strength = request.strengthPercent();
         Interval percent = form.percent();
+        String badName =
+                PoisonWords.wrong(form, request.name(), request.denatured()).orElse(null);
         Checks checks = Checks.begin()
                 .that(form.supply(), "form", "must be something bought, such as SPIRIT, CARRIER_OIL or WAX")
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(badName == null, "name", String.valueOf(badName))
                 .range("amount", request.amount(), 0.1, 1_000_000)
                 .that(request.place().length() <= 120, "place", "must have at most 120 letters")
                 .that(

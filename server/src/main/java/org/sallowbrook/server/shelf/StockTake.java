@@ -9,13 +9,21 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.GraveWords;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.Loosening;
+import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Pace;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.Trait;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,17 +35,40 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class StockTake {
 
-    /** @param amount found, in the unit of the lot; reason: needed where it is far from what was expected */
-    public record CountRequest(
-            UUID id, Double amount, @Nullable String reason, LocalDate on) {}
+    /** Where more than ever came into a lot is from. */
+    public enum More {
+        /** It was weighed or measured wrongly at first; all of it has the origin that is on record. */
+        MEASURED_WRONG,
+        /** Nobody knows, or from somewhere else: a lot of its own, of unknown origin and not for use. */
+        UNKNOWN
+    }
 
-    /** @param desiccantOn when it was put in or changed; null without */
+    /**
+     * @param amount found, in the unit of the lot
+     * @param reason needed where it is far from what was expected
+     * @param more where it is more than came into it: where that is from
+     * @param second who signed for it, where it was measured wrongly at first
+     */
+    public record CountRequest(
+            UUID id,
+            Double amount,
+            @Nullable String reason,
+            LocalDate on,
+            @Nullable More more,
+            @Nullable UUID second) {}
+
+    /**
+     * @param desiccantOn when it was put in or changed; null without
+     * @param reason why it was opened later than was noted, or not at all; second: who signed for it; needed only then
+     */
     public record DetailsRequest(
             String name,
             String place,
             @Nullable LocalDate openedOn,
             String supplierLot,
-            @Nullable LocalDate desiccantOn) {}
+            @Nullable LocalDate desiccantOn,
+            @Nullable String reason,
+            @Nullable UUID second) {}
 
     /**
      * A line of a lot's account.
@@ -68,6 +99,14 @@ public class StockTake {
 
     /** What is more than this share off what was expected wants a reason. */
     private static final double FAR = 0.2;
+
+    /** What a scale or a jug may be off. */
+    private static final double SCALE = 0.05;
+
+    /** Of what was bought nobody knows how much the packet held; more than this is another packet. */
+    private static final double MOST_TIMES = 3;
+
+    private static final double MOST_OF_ANYTHING = 1_000_000;
 
     private static final int MOST_RUNNING_OUT = 20;
     private static final int MOST_LINES = 200;
@@ -108,6 +147,7 @@ public class StockTake {
     private final LotChanges changes;
     private final LotReader reader;
     private final Ledger ledger;
+    private final LooseningService loosening;
     private final PeopleService people;
     private final Once once;
     private final Clock clock;
@@ -118,6 +158,7 @@ public class StockTake {
             LotChanges changes,
             LotReader reader,
             Ledger ledger,
+            LooseningService loosening,
             PeopleService people,
             Once once,
             Clock clock) {
@@ -126,6 +167,7 @@ public class StockTake {
         this.changes = changes;
         this.reader = reader;
         this.ledger = ledger;
+        this.loosening = loosening;
         this.people = people;
         this.once = once;
         this.clock = clock;
@@ -143,7 +185,12 @@ public class StockTake {
         if (lot.stage != Stage.STOCK && lot.stage != Stage.FILLED) {
             throw new Problem.Conflict("Only what stands on the shelf is counted.");
         }
-        double most = lot.stage == Stage.STOCK ? 1_000_000 : lot.amount;
+        if (lot.neverFilled) {
+            throw new Problem.Conflict(lot.name + " (" + lot.code + ") was struck out as never filled. What is in it"
+                    + " came from somewhere: fill another from its jar, or put it down as what it is.");
+        }
+        double most = lot.stage == Stage.STOCK ? MOST_OF_ANYTHING : lot.amount;
+        boolean over = lot.stage == Stage.STOCK && request.amount() > lot.amount * (1 + SCALE);
         boolean far = Math.abs(request.amount() - lot.remaining) > FAR * lot.amount;
         LocalDate today = people.today();
         Checks.begin()
@@ -160,16 +207,71 @@ public class StockTake {
                         "is needed: " + Words.figure(lot.remaining) + " " + lot.unit + " was expected")
                 .that(reason.length() <= 300, "reason", "must have at most 300 letters")
                 .that(
+                        !over || request.more() != null,
+                        "more",
+                        "must say where it is from: " + Words.figure(lot.amount) + " " + lot.unit + " came into it")
+                .that(
                         !request.on().isAfter(today) && !request.on().isBefore(lot.madeOn),
                         "on",
                         "must be from " + Words.day(lot.madeOn) + " until today")
                 .done();
-        if (request.amount() > lot.amount) {
-            resize(lot, request.amount());
+        double there = request.amount();
+        if (over && request.more() == More.UNKNOWN) {
+            surplus(lot, request.amount() - lot.amount, request.on(), reason);
+            there = lot.amount;
+        } else if (over) {
+            double canBe = canBe(lot);
+            Checks.begin()
+                    .that(
+                            request.amount() <= canBe,
+                            "amount",
+                            "is more than can have come of it: " + Words.figure(canBe) + " " + lot.unit)
+                    .done();
+            loosening.pass(
+                    Loosening.Safeguard.COUNTED_OVER,
+                    id,
+                    new StrikeRequest(reason, request.second()),
+                    Words.figure(lot.amount) + " " + lot.unit + " came into it; counted as "
+                            + Words.figure(request.amount()));
         }
-        ledger.change(
-                request.id(), lot, LotChange.What.COUNTED, request.amount() - lot.remaining, request.on(), reason);
+        if (there > lot.amount) {
+            resize(lot, there);
+        }
+        ledger.change(request.id(), lot, LotChange.What.COUNTED, there - lot.remaining, request.on(), reason);
         return reader.view(lots.saveAndFlush(lot));
+    }
+
+    /** Of what was gathered what was picked, which only loses water; of what was bought a few times what was said. */
+    private double canBe(Lot lot) {
+        double picked = jdbc.sql("select coalesce(sum(o.amount), 0) from lot_link l join lot o on o.id = l.from_lot"
+                        + " where l.to_lot = :lot and l.household_id = :household and o.stage = 'HARVEST'")
+                .param("lot", lot.id)
+                .param("household", Member.current().householdId())
+                .query(Double.class)
+                .single();
+        return picked > 0 ? picked : lot.herbs.isEmpty() ? MOST_OF_ANYTHING : lot.amount * MOST_TIMES;
+    }
+
+    /** What nobody knows the origin of stands apart, and is not for use. */
+    private void surplus(Lot of, double amount, LocalDate on, String reason) {
+        Lot lot = new Lot(Owned.newId());
+        lot.stage = Stage.STOCK;
+        lot.form = of.form;
+        lot.vessel = of.vessel;
+        lot.code = ledger.code("P", on);
+        lot.name = of.name + ", of unknown origin";
+        lot.unit = of.unit;
+        lot.amount = amount;
+        lot.madeOn = on;
+        lot.place = of.place;
+        lot.route = Taxon.Route.EXTERNAL;
+        lot.doubt = "found beside " + of.name + " (" + of.code + "); nobody knows where it came from"
+                + (reason.isEmpty() ? "" : ": " + reason);
+        lot.state = Product.State.QUARANTINED;
+        lot.stateReason = lot.doubt;
+        lots.save(lot);
+        ledger.change(lot, LotChange.What.PUT, amount, of.id, on);
+        lots.flush();
     }
 
     /** What may be put right of a lot without making it another. */
@@ -177,8 +279,13 @@ public class StockTake {
         Lot lot = reader.find(id);
         lot.checkVersion(ifMatch, () -> reader.view(lot));
         LocalDate today = people.today();
+        // Renamed it is judged as if it came in anew.
+        String badName = PoisonWords.wrong(lot.form, request.name(), lot.traits.contains(Trait.DENATURED))
+                .or(() -> GraveWords.in(request.name()).map(GraveWords::refused))
+                .orElse(null);
         Checks.begin()
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
+                .that(badName == null, "name", String.valueOf(badName))
                 .that(request.place().length() <= 120, "place", "must have at most 120 letters")
                 .that(request.supplierLot().length() <= 120, "supplierLot", "must have at most 120 letters")
                 .that(within(request.openedOn(), lot, today), "openedOn", "must be from when it was made until today")
@@ -187,6 +294,14 @@ public class StockTake {
                         "desiccantOn",
                         "must be from when it was made until today")
                 .done();
+        LocalDate opened = lot.openedOn;
+        if (opened != null && (request.openedOn() == null || request.openedOn().isAfter(opened))) {
+            loosening.pass(
+                    Loosening.Safeguard.OPENED,
+                    id,
+                    new StrikeRequest(request.reason() == null ? "" : request.reason(), request.second()),
+                    "it was noted as opened on " + Words.day(opened));
+        }
         lot.name = request.name().strip();
         lot.place = request.place().strip();
         lot.openedOn = request.openedOn();

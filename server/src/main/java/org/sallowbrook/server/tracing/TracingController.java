@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.http.HttpHeaders;
@@ -75,9 +76,9 @@ class TracingController {
     @PostMapping("/lots/{id}/clear")
     List<LotView> clearLot(
             @PathVariable UUID id,
-            @RequestBody DoubtRequest request,
+            @RequestBody StrikeRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return tracing.clearLot(id, request.reason(), ifMatch);
+        return tracing.clearLot(id, request, ifMatch);
     }
 
     @PostMapping("/stands/{id}/clear")

@@ -7,16 +7,19 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Site;
+import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.GroundCondemned;
+import org.sallowbrook.server.field.StandDoubted;
 import org.sallowbrook.server.field.StandService;
-import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
@@ -43,6 +46,7 @@ public class TracingService {
             Integer older) {}
 
     private static final int RECENT_MONTHS = 18;
+    private static final int MOST_LETTERS = 1000;
 
     public record Quarantined(StandService.StandView stand, List<LotView> lots) {}
 
@@ -79,7 +83,7 @@ public class TracingService {
     private final Ledger ledger;
     private final StandService stands;
     private final DryingService drying;
-    private final Gatekeeper gatekeeper;
+    private final LooseningService loosening;
 
     TracingService(
             JdbcClient jdbc,
@@ -87,13 +91,13 @@ public class TracingService {
             Ledger ledger,
             StandService stands,
             DryingService drying,
-            Gatekeeper gatekeeper) {
+            LooseningService loosening) {
         this.drying = drying;
         this.jdbc = jdbc;
         this.shelf = shelf;
         this.ledger = ledger;
         this.stands = stands;
-        this.gatekeeper = gatekeeper;
+        this.loosening = loosening;
     }
 
     /** @param all with what was made long ago and is used up; a stand of many years has hundreds of these */
@@ -159,7 +163,10 @@ public class TracingService {
         if (shelf.lot(lotId).stage() == Stage.STAND) {
             throw new Problem.Conflict("A stand is doubted where it stands, on its own page.");
         }
-        LotView lot = ledger.doubt(lotId, reason.strip(), ifMatch);
+        String before = shelf.lot(lotId).doubt();
+        // A second doubt is added: the first is not talked away by it.
+        LotView lot = ledger.doubt(
+                lotId, before == null ? reason.strip() : shortened(before + "; then: " + reason.strip()), ifMatch);
         List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
         set.add(lotId);
         ledger.setAside(
@@ -168,14 +175,13 @@ public class TracingService {
     }
 
     /** Takes the doubt about a lot back; what else is doubted upstream of a lot keeps it set aside. */
-    public List<LotView> clearLot(UUID lotId, String reason, @Nullable String ifMatch) {
-        said(reason);
+    public List<LotView> clearLot(UUID lotId, StrikeRequest request, @Nullable String ifMatch) {
         String doubt = shelf.lot(lotId).doubt();
         if (doubt == null) {
             throw new Problem.Conflict("Nobody doubts this lot.");
         }
         ledger.doubt(lotId, null, ifMatch);
-        gatekeeper.record("doubt of a lot taken back", lotId, "LOT_DOUBTED", doubt + " / " + reason.strip());
+        loosening.pass(Loosening.Safeguard.LOT_DOUBT, lotId, request, "it was doubted: " + doubt);
         List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
         set.add(lotId);
         return clearCertain(set);
@@ -198,6 +204,10 @@ public class TracingService {
         List<UUID> all = new ArrayList<>(down);
         all.add(lotId);
         return shelf.lots(all);
+    }
+
+    private static String shortened(String doubt) {
+        return doubt.length() <= MOST_LETTERS ? doubt : doubt.substring(0, MOST_LETTERS);
     }
 
     private static void said(String reason) {
@@ -231,6 +241,15 @@ public class TracingService {
         ledger.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
         ledger.setAside(
                 reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
+    }
+
+    /** A doubt came back: so does what it set aside. */
+    @EventListener
+    void on(StandDoubted doubted) {
+        ledger.setAside(
+                reach(DOWNSTREAM, doubted.standId()),
+                Product.State.QUARANTINED,
+                doubted.standName() + " is doubted: " + doubted.reason());
     }
 
     /** Contaminated ground: whatever came from it is set aside. */

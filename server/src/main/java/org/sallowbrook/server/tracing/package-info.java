@@ -1,7 +1,7 @@
-/** Upstream and downstream over any depth; quarantine. Uses shelf and field. */
+/** Upstream and downstream over any depth; quarantine. Uses household, shelf and field. */
 @ApplicationModule(
         displayName = "tracing",
-        allowedDependencies = {"platform", "drying", "field", "shelf"})
+        allowedDependencies = {"platform", "household", "drying", "field", "shelf"})
 @NullMarked
 package org.sallowbrook.server.tracing;
 

@@ -1,27 +1,42 @@
-package org.sallowbrook.core.herbarium;
+package org.sallowbrook.core.planning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import org.sallowbrook.core.herbarium.Complaint.Grave;
-import org.sallowbrook.core.herbarium.Complaint.Synonym;
-import org.sallowbrook.core.herbarium.Complaint.Urgency;
+import java.util.Map;
+import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.planning.Complaint.Grave;
+import org.sallowbrook.core.planning.Complaint.Synonym;
+import org.sallowbrook.core.planning.Complaint.Urgency;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class ComplaintTest {
 
     private static final List<Grave> GRAVE = List.of(
-            new Grave("a tumour", Urgency.SOON, List.of("lump breast"), "since when."),
-            new Grave("the heart", Urgency.NOW, List.of("chest pain", "palpitations"), "when it began."));
+            new Grave("a tumour", Urgency.SOON, List.of("lump breast|neck !old"), "since when."),
+            new Grave("the heart", Urgency.NOW, List.of("chest pain", "palpitations"), "when it began."),
+            new Grave("a tick bite", Urgency.ASK, List.of("tick"), "Pull it out."));
+
+    private static final Lexicon LEXICON = new Lexicon(Map.of(
+            "lump", List.of("lump", "hard spot"),
+            "breast", List.of("breast"),
+            "neck", List.of("neck"),
+            "old", List.of("since birth"),
+            "chest", List.of("chest"),
+            "pain", List.of("pain", "hurt", "ache"),
+            "palpitations", List.of("palpitation", "heart skips"),
+            "tick", List.of("tick"),
+            "harmlessjoke", List.of("chest hurt from laughing")));
 
     private static final List<Synonym> WORDS = List.of(new Synonym("poor sleep", List.of("cant sleep", "insomnia")));
 
     private static Complaint.Answer of(String words) {
         return Complaint.of(
                 words,
+                LEXICON,
                 GRAVE,
                 WORDS,
                 List.of(
@@ -54,6 +69,10 @@ public class ComplaintTest {
             {"chest pains and a dry cough", "the heart"},
             {"palpitatons", "the heart"},
             {"there is a lump in the left breast", "a tumour"},
+            {"my chest hurts", "the heart"},
+            {"CHEST ACHING", "the heart"},
+            {"a hard spot on her neck", "a tumour"},
+            {"my heart skips", "the heart"},
         };
     }
 
@@ -63,6 +82,26 @@ public class ComplaintTest {
         assertThat(answer.grave()).extracting(Grave::name).containsExactly(grave);
         assertThat(answer.needs()).isEmpty();
         assertThat(answer.findings().get(0).code()).isEqualTo("GRAVE_ILLNESS");
+    }
+
+    @Test
+    public void aHarmlessSayingIsNotReadWordByWordAndAnExceptionHolds() {
+        assertThat(of("my chest hurt from laughing").grave()).isEmpty();
+        assertThat(of("a lump on the neck since birth").grave()).isEmpty();
+        assertThat(of("a tick").findings().get(0).code()).isEqualTo("NOT_FOR_A_PLANT");
+        // Beside what can't wait the rest is left unsaid.
+        assertThat(of("a tick and chest pain").grave()).hasSize(1);
+    }
+
+    @Test
+    public void aWordThatIsKnownIsNoSlipOfAnother() {
+        Lexicon known = LEXICON.alsoKnowing(List.of("cheat", "chess"));
+        assertThat(known.read("chesst").notions()).contains("chest");
+        assertThat(known.read("cheat").notions()).doesNotContain("chest");
+        assertThat(LEXICON.with("plant", List.of("yew")).read("a yew").notions())
+                .containsExactly("plant");
+        assertThat(LEXICON.read("wobbly chest").understood()).isEqualTo(1);
+        assertThat(LEXICON.read("wobbly chest").words()).isEqualTo(2);
     }
 
     @Test
