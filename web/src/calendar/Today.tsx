@@ -68,7 +68,6 @@ export function Today() {
           title={`Today, ${date(data.today)}`}
           actions={
             <>
-              <ButtonLink to="/help">Something is wrong</ButtonLink>
               <ButtonLink to="/needs">By need</ButtonLink>
               <ButtonLink to="/field">Go out to the field</ButtonLink>
             </>

@@ -17,7 +17,6 @@ export function People() {
       title="People"
       actions={
         <>
-          <ButtonLink to="/help">Something is wrong</ButtonLink>
           <Only deed="keep">
             <ButtonLink to="/dosing/people/new">Add somebody</ButtonLink>
           </Only>

@@ -4,7 +4,7 @@ import { api, ask } from '../api/client'
 import { usePeople } from '../household/queries'
 import { useState } from 'react'
 import { Choose } from '../ui/Choose'
-import { Button, Input } from '../ui/controls'
+import { Button, ButtonLink, Input } from '../ui/controls'
 import { useLive } from '../ui/useLive'
 import { Findings } from '../ui/Findings'
 import { Empty, Loaded, Page, SafetyLine, Section } from '../ui/page'
@@ -78,10 +78,19 @@ export function Need() {
       {meant && (
         <div className="mb-4 max-w-5xl space-y-2" aria-live="polite">
           <Findings findings={meant.findings} label="What belongs to a doctor" />
+          {meant.findings.some((f) => f.code === 'GRAVE_ILLNESS') && (
+            <ButtonLink kind="grave" to="/help">
+              What to do now, and whom to call
+            </ButtonLink>
+          )}
           {meant.findings.length === 0 && meant.needs.length === 0 && (
             <p>
-              No card speaks of that. If it lasts, grows or frightens you, see a doctor; else choose from the
-              list.
+              No card speaks of that, or it was not understood. If it lasts, grows or frightens you, see a
+              doctor; if something was swallowed, or somebody is very ill,{' '}
+              <Link to="/help" className="text-madder font-semibold underline">
+                look here first
+              </Link>
+              . Else choose from the list.
             </p>
           )}
           {meant.needs.length > 0 && (
@@ -123,6 +132,11 @@ export function Need() {
                           {s.potency ? ` · ${POTENCY[s.potency]}` : ''}
                         </p>
                         <p className="text-soft text-sm">{capital(s.because.join(' · '))}</p>
+                        {s.notFor.length > 0 && (
+                          <p className="text-madder text-sm">
+                            <strong>Not for:</strong> {s.notFor.join('; ')}
+                          </p>
+                        )}
                       </div>
                       <span className="text-water self-center text-sm font-semibold">
                         {NEARNESS[s.nearness]}

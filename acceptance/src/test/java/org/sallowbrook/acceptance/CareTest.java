@@ -63,6 +63,8 @@ public class CareTest extends InBrowser {
         assertThat(main()).containsText("20 to 30 minutes before a meal");
         assertThat(main()).containsText("only until it is better");
         assertThat(button("It is better: end it")).isVisible();
+        // A trial speaks from the day after: today's is none yet.
+        field("Tried on").fill("2026-07-14");
         field("How it went").fill("nothing noticed");
         button("Record the trial").click();
         // What is really drunk, and how fast.

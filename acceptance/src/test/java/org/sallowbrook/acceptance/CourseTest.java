@@ -3,6 +3,7 @@ package org.sallowbrook.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 import org.testng.annotations.Test;
 
 /** A course in whatever rhythm, counted out in whatever the household has. */
@@ -62,9 +63,10 @@ public class CourseTest extends InBrowser {
     public void whenSomethingIsWrongOnePageSaysWhatToDo() {
         go("/dosing");
         link("Ilse Varga-Holm: Meadowsweet tincture").click();
-        link("Something is wrong").click();
+        main().getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Something is wrong"))
+                .click();
         heading("Something is wrong").waitFor();
-        assertThat(main()).containsText("Give and take nothing more");
+        assertThat(main()).containsText("Prescribed medicines go on");
         assertThat(main()).containsText("Ilse Varga-Holm, 58 years");
         assertThat(main()).containsText("3 mL of Meadowsweet tincture");
         assertThat(main()).containsText("meadowsweet (Filipendula ulmaria), tops");
@@ -74,7 +76,7 @@ public class CourseTest extends InBrowser {
         assertThat(main()).containsText("Saved.");
         page.goBack();
         assertThat(link("000")).isVisible();
-        choose("With whom", "Wren");
+        choose("With whom (adds what they take)", "Wren");
         assertThat(main()).containsText("Nothing is on record");
         accessible("something is wrong");
     }

@@ -450,15 +450,15 @@ public class IdentifyTest extends InBrowser {
     public void aMedicineIsFoundByItsName() {
         go("/dosing");
         link("Tam Holm").first().click();
-        field("Generic name, as on the packet").fill("warfarine");
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found"))
+        field("Name of the substance, as on the packet").fill("warfarine");
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines written alike"))
                 .getByRole(AriaRole.BUTTON)
                 .first()
                 .click();
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines by name")))
                 .containsText("warfarin");
-        field("Generic name, as on the packet").fill("tramadoll");
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found"))
+        field("Name of the substance, as on the packet").fill("tramadoll");
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines written alike"))
                 .getByRole(AriaRole.BUTTON)
                 .first()
                 .click();

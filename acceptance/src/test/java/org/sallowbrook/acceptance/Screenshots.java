@@ -71,7 +71,7 @@ public class Screenshots extends InBrowser {
         shot("course");
         go("/dosing");
         link("Corwen Holm").first().click();
-        field("Generic name, as on the packet").fill("ibuprofin");
+        field("Name of the substance, as on the packet").fill("ibuprofen");
         region("Medicines found")
                 .or(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found")))
                 .first()

@@ -77,7 +77,8 @@ public class KindsTest extends ServerTest {
         Map<String, Object> body =
                 new HashMap<>(Map.of("id", id, "kind", kind.split(" ")[0], "name", "of " + kind, "startedOn", today()));
         // What is for the skin anyway is not asked which way it goes.
-        if (!List.of("WASH", "POULTICE", "CREAM", "EVAPORATED_OIL").contains(kind)) {
+        if (!List.of("WASH", "POULTICE", "CREAM", "EVAPORATED_OIL", "EVAPORATED_OIL INFUSED_OIL")
+                .contains(kind)) {
             body.put("route", "INTERNAL");
         }
         body.put("acknowledged", List.of());
@@ -168,9 +169,7 @@ public class KindsTest extends ServerTest {
                         "carrier",
                         lot(stock.get("CARRIER_OIL")),
                         "oilMl",
-                        100,
-                        "route",
-                        "EXTERNAL"));
+                        100));
             case "FORMULA" ->
                 body.putAll(Map.of(
                         "parts",

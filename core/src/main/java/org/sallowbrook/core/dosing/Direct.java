@@ -102,7 +102,11 @@ public final class Direct {
         checks.done();
         List<Finding> findings = manner == Manner.EATEN
                 ? DosingGate.checkFood(product, person, intake, on)
-                : DosingGate.check(product, person, intake, on);
+                : DosingGate.check(
+                        manner == Manner.POWDER_SWALLOWED ? product.drawn(Product.Drawn.WHOLE) : product,
+                        person,
+                        intake,
+                        on);
         if (manner.way() == Way.SKIN) {
             onSkin(product, manner, skin, findings);
         }

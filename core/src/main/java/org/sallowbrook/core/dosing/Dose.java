@@ -28,6 +28,7 @@ public final class Dose {
     static final double TABLESPOON_ML = 15;
     static final double CUP_ML = 250;
     static final double ALCOHOL_STOP_MG_PER_KG = 75;
+    private static final int DRIVES_FROM = 16;
     static final double ALCOHOL_STOP_UNDER_6_MG_PER_KG = 6;
     static final double ALCOHOL_WARN_MG_PER_KG = 15;
     private static final int ADULT = 18;
@@ -334,7 +335,9 @@ public final class Dose {
             findings.add(Finding.warn(
                     "ALCOHOL",
                     "A dose holds " + Words.figure(mgPerKg) + " mg of alcohol per kg of body.",
-                    "Not before driving; not with medicines that react with alcohol."));
+                    ageYears < DRIVES_FROM
+                            ? "Better a tea, a vinegar or a glycerite; not with medicines that react with alcohol."
+                            : "Not before driving; not with medicines that react with alcohol."));
         }
     }
 

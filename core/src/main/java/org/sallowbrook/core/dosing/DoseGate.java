@@ -18,6 +18,9 @@ final class DoseGate {
 
     private static final int ADULT = 18;
 
+    /** Of a day's most; no card here gives a day's amount in fewer than two portions. A working figure of this tool. */
+    private static final double SINGLE_SHARE = 0.5;
+
     /** Of the card's least, reckoned at the strongest the product can be; our own choice of when to ask. */
     private static final double FAR_BELOW = 0.5;
 
@@ -67,7 +70,7 @@ final class DoseGate {
             c.stop(
                     "NO_CARD_FIGURE",
                     "The card of " + herb.taxon().commonName()
-                            + " has no dose by mouth for this part and age, so none is given.",
+                            + " has no dose by mouth for this part, form and age, so none is given.",
                     "Ask a pharmacist or registered herbalist.");
             return;
         }
@@ -76,6 +79,17 @@ final class DoseGate {
                         .filter(o -> o.taxon().id().equals(herb.taxon().id()) && o.driedGPerDay() != null)
                         .mapToDouble(Taking::driedGPerDay)
                         .sum();
+        double perDose = c.intake.mostMlPerDose() * equivalent.high() * herb.fraction();
+        if (perDose > SINGLE_SHARE * range.driedGPerDay().high() * (1 + 1e-9)) {
+            c.stop(
+                    "SINGLE_DOSE_TOO_LARGE",
+                    "One dose holds up to " + Words.grams(perDose) + " of dried "
+                            + herb.taxon().commonName() + "; the card's "
+                            + Words.grams(range.driedGPerDay().high())
+                            + " are those of a whole day, taken in portions.",
+                    "At most " + Words.grams(SINGLE_SHARE * range.driedGPerDay().high()) + " at a time.");
+        }
+        otherForm(herb, range);
         if (perDay > range.driedGPerDay().high() * (1 + 1e-9)) {
             c.stop(
                     "DOSE_ABOVE_CARD",
@@ -106,11 +120,38 @@ final class DoseGate {
                 "Check it in your own book and note the page."));
     }
 
+    /** What a source says of a tea it does not say of a tincture; the dried herb in it is all that can be compared. */
+    private void otherForm(Product.Herb herb, DoseRange range) {
+        if (c.product.drawn() != null && c.product.drawn() != drawn(range.form())) {
+            c.findings.add(Finding.note(
+                    "OTHER_FORM",
+                    "The card's dose of " + herb.taxon().commonName() + " is that of a " + range.form()
+                            + "; of this form it gives none. Other liquids draw other things.",
+                    "Begin at the low end, and ask a pharmacist or registered herbalist."));
+        }
+    }
+
+    static Product.Drawn drawn(String form) {
+        return switch (form) {
+            case "tea", "decoction" -> Product.Drawn.WATER;
+            case "tincture" -> Product.Drawn.SPIRIT;
+            case "powder" -> Product.Drawn.WHOLE;
+            default -> Product.Drawn.OTHER;
+        };
+    }
+
+    /** That of its own form where the card gives one; swallowed whole nothing is measured by a tea. */
     private Optional<DoseRange> range(Product.Herb herb) {
-        return herb.taxon().usedPart(herb.part()).stream()
+        List<DoseRange> all = herb.taxon().usedPart(herb.part()).stream()
                 .flatMap(p -> p.doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL && c.person.ageYears() >= d.fromAgeYears())
                 .filter(d -> c.intake.use() == null || d.use().equalsIgnoreCase(c.intake.use()))
+                .toList();
+        Product.Drawn drawn = c.product.drawn();
+        List<DoseRange> same =
+                all.stream().filter(d -> drawn == drawn(d.form())).toList();
+        List<DoseRange> counted = same.isEmpty() && drawn != Product.Drawn.WHOLE ? all : same;
+        return counted.stream()
                 .min((a, b) ->
                         Double.compare(a.driedGPerDay().high(), b.driedGPerDay().high()));
     }

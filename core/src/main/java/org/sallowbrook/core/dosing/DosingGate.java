@@ -243,7 +243,7 @@ public final class DosingGate {
                         "TRIAL_TOO_MUCH",
                         "A first trial is at most " + Words.grams(most) + " of dried "
                                 + herb.taxon().commonName() + "; this comes to " + Words.grams(dried) + ".",
-                        "Take less, wait a day, and record how it went.");
+                        "Take less, a sip of the cup or a crumb, wait a day, and record how it went.");
             }
         }
     }

@@ -14,6 +14,7 @@ import org.sallowbrook.core.shelf.Trait;
  *
  * @param route the narrowest route of anything that went into it, through any chain of batches
  * @param driedEquivalentGPerMl grams of dried herb in 1 mL; null where it has no meaning, as in a salve
+ * @param drawn how the herb was drawn out, by which a card gives its doses; null where nobody says
  */
 public record Product(
         String name,
@@ -23,11 +24,40 @@ public record Product(
         Strength strength,
         LocalDate bestBefore,
         State state,
-        Set<Trait> traits) {
+        Set<Trait> traits,
+        @Nullable Drawn drawn) {
+
+    /** What a dose on a card is meant for. */
+    public enum Drawn {
+        /** Tea or decoction. */
+        WATER,
+        /** Tincture. */
+        SPIRIT,
+        /** Swallowed whole, as powder. */
+        WHOLE,
+        OTHER
+    }
+
+    public Product(
+            String name,
+            Taxon.Route route,
+            List<Herb> herbs,
+            @Nullable Interval driedEquivalentGPerMl,
+            Strength strength,
+            LocalDate bestBefore,
+            State state,
+            Set<Trait> traits) {
+        this(name, route, herbs, driedEquivalentGPerMl, strength, bestBefore, state, traits, null);
+    }
 
     public Product {
         herbs = List.copyOf(herbs);
         traits = Set.copyOf(traits);
+    }
+
+    /** The same, taken in this form. */
+    public Product drawn(Drawn as) {
+        return new Product(name, route, herbs, driedEquivalentGPerMl, strength, bestBefore, state, traits, as);
     }
 
     public boolean is(Trait trait) {

@@ -27,6 +27,9 @@ public final class Keeping {
     private static final double WARM_ABOVE_C = 25;
     private static final double MUCH_AIR = 0.5;
 
+    /** As warm as a household refrigerator may be; general food hygiene asks for 5 to 8 °C. */
+    private static final double COLD_C = 8;
+
     /** What is kept, with its life closed and, where it differs, once opened. */
     public enum Form {
         LEAF(12, 0, null),
@@ -72,6 +75,14 @@ public final class Keeping {
         public boolean carriesInputs() {
             return switch (this) {
                 case INFUSED_OIL, SALVE, CREAM, MIXTURE, TEA_MIXTURE, POWDER -> true;
+                default -> false;
+            };
+        }
+
+        /** Whether it keeps in the refrigerator only: germs grow in what is moist and neither strong, sour nor sweet enough. */
+        boolean coldOnly() {
+            return switch (this) {
+                case CREAM, EATEN_OIL, SYRUP, HERBAL_WINE, TEA, DECOCTION, COLD_MACERATE -> true;
                 default -> false;
             };
         }
@@ -158,6 +169,17 @@ public final class Keeping {
             because.add("Opened on " + Words.day(request.openedOn()) + " it keeps " + form.openedMonths + " months: "
                     + Words.day(opened) + ".");
             best = earlier(best, opened);
+        }
+        Storage storage = request.storage();
+        if (storage != null && form.coldOnly() && storage.temperatureC() > COLD_C) {
+            best = earlier(best, request.madeOn());
+            because.add("It keeps cold only; at " + Words.figure(storage.temperatureC()) + " °C it is of the day: "
+                    + Words.day(best) + ".");
+            findings.add(Finding.stop(
+                    "ONLY_COLD",
+                    "At " + Words.figure(storage.temperatureC()) + " °C germs grow in it.",
+                    "Keep it in the refrigerator, below " + Words.figure(COLD_C) + " °C, or throw away what is left of"
+                            + " the day."));
         }
         because.add("The earliest counts: " + Words.day(best) + ".");
         return new Result(best, because, findings);

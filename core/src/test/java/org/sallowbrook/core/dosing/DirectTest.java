@@ -125,8 +125,10 @@ public class DirectTest {
         assertThat(dried.high()).isCloseTo(0.3 / 0.9, within(1e-12));
         // The larger end counts: 2 g of dried herb in a day are 6 g of it.
         Product leaf = Direct.fresh(juicy, Taxon.Part.HERB, DAY);
-        assertThat(codes(leaf, ILSE, Manner.CHEWED, 5.99, null, List.of())).isEmpty();
-        assertThat(codes(leaf, ILSE, Manner.CHEWED, 6.01, null, List.of())).containsExactly("STOP DOSE_ABOVE_CARD");
+        Taking half = new Taking(juicy, Taxon.Part.HERB, 1.0);
+        assertThat(codes(leaf, ILSE, Manner.CHEWED, 2.99, null, List.of(half))).isEmpty();
+        assertThat(codes(leaf, ILSE, Manner.CHEWED, 3.01, null, List.of(half)))
+                .containsExactly("STOP SINGLE_DOSE_TOO_LARGE", "STOP DOSE_ABOVE_CARD");
         assertThat(Direct.fresh(BOTH, Taxon.Part.HERB, DAY).driedEquivalentGPerMl())
                 .as("nobody knows its water")
                 .isNull();
@@ -162,10 +164,14 @@ public class DirectTest {
     /** Chewed or swallowed as powder it is a dose, and the day's sum is held against the card. */
     @Test
     public void whatIsTakenForWhatItDoesIsDosed() {
-        assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 2.0, null, List.of()))
+        // The card's 2 g are those of a day in portions: half of it at a time.
+        assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 1.0, null, List.of()))
                 .isEmpty();
-        assertThat(codes(dried(BOTH), ILSE, Manner.POWDER_SWALLOWED, 2.1, null, List.of()))
-                .containsExactly("STOP DOSE_ABOVE_CARD");
+        assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 1.01, null, List.of()))
+                .containsExactly("STOP SINGLE_DOSE_TOO_LARGE");
+        // What a source says of a tea it does not say of the whole herb as powder.
+        assertThat(codes(dried(BOTH), ILSE, Manner.POWDER_SWALLOWED, 0.1, null, List.of()))
+                .containsExactly("STOP NO_CARD_FIGURE");
         assertThat(codes(dried(BOTH), ILSE, Manner.CHEWED, 1.0, null, List.of(new Taking(BOTH, Taxon.Part.HERB, 1.5))))
                 .containsExactly("STOP DOSE_ABOVE_CARD");
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.sallowbrook.core.herbarium.Taxon.Route;
@@ -24,7 +25,9 @@ import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Tea, oil, salve, keeping and the gates of the bench. */
@@ -63,9 +66,63 @@ public class BenchTest {
                         5.0))
                 .plan();
         assertThat(plan.waterMl()).isCloseTo(500 + 14 * 2.5 + 20 * 5, within(1e-9));
-        assertThat(plan.timeline()).extracting(Tea.Step::herb).containsExactly("valerian", "lime", "");
-        assertThat(plan.timeline()).extracting(Tea.Step::minute).containsExactly(0.0, 10.0, 20.0);
+        // The root simmers its whole time; the flower is steeped off the heat after it, or its oil is lost.
+        assertThat(plan.timeline()).extracting(Tea.Step::herb).containsExactly("valerian", "", "lime", "");
+        assertThat(plan.timeline()).extracting(Tea.Step::minute).containsExactly(0.0, 20.0, 20.0, 30.0);
         assertThat(plan.herbs().get(1).teaspoons().mid()).isCloseTo(8, within(1e-9));
+    }
+
+    /** By hand: two herbs by method and minutes, with every step of the pot. */
+    @DataProvider
+    public Object[][] pots() {
+        return new Object[][] {
+            {
+                "DECOCTION 10 + INFUSION 15",
+                List.of(
+                        "0 bark: Add, simmer uncovered",
+                        "10 Take it off the heat",
+                        "10 flower: Add off the boil, cover",
+                        "25 Strain")
+            },
+            {
+                "DECOCTION 20 + DECOCTION 5",
+                List.of("0 bark: Add, simmer uncovered", "15 flower: Add, simmer uncovered", "20 Strain")
+            },
+            {
+                "COLD_MACERATION 120 + INFUSION 10",
+                List.of(
+                        "0 bark: In a pot of its own: add to cold water, into the refrigerator",
+                        "110 flower: Add off the boil, cover",
+                        "120 Strain both, let the hot one cool, and pour them together")
+            },
+            {
+                "INFUSION 10 + INFUSION 5",
+                List.of("0 bark: Add off the boil, cover", "5 flower: Add off the boil, cover", "10 Strain")
+            },
+        };
+    }
+
+    @Test(dataProvider = "pots")
+    public void aPotWithTwoMethodsIsOneTimeline(String herbs, List<String> steps) {
+        List<Tea.Herb> both = new ArrayList<>();
+        for (String herb : herbs.split(" \\+ ")) {
+            both.add(new Tea.Herb(
+                    both.isEmpty() ? "bark" : "flower",
+                    "HERB",
+                    MethodChoice.Cut.CUT,
+                    Set.of(),
+                    null,
+                    10.0,
+                    null,
+                    Tea.Method.valueOf(herb.split(" ")[0]),
+                    Double.valueOf(herb.split(" ")[1])));
+        }
+        assertThat(Tea.plan(Tea.Recipe.drink(500, null, both, "water", 5.0))
+                        .plan()
+                        .timeline())
+                .extracting(
+                        s -> Words.figure(s.minute()) + " " + (s.herb().isEmpty() ? "" : s.herb() + ": ") + s.action())
+                .isEqualTo(steps);
     }
 
     @Test

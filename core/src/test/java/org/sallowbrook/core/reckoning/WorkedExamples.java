@@ -303,8 +303,8 @@ final class WorkedExamples {
                 null,
                 List.of(
                         new Tea.Herb(
-                                "valerian root",
-                                "ROOT",
+                                "oak bark",
+                                "BARK",
                                 MethodChoice.Cut.CUT,
                                 Set.of(),
                                 Tea.Measure.of(3, Tea.Unit.TEASPOON),
@@ -317,7 +317,7 @@ final class WorkedExamples {
                 5.0));
         all.add(new Example(
                 "Water",
-                "A mixed pot: three level teaspoons of root, 4 g of flower, half a litre",
+                "A mixed pot: three level teaspoons of bark, 4 g of flower, half a litre",
                 tea.because(),
                 tea.findings(),
                 List.of(

@@ -93,7 +93,8 @@ class Exposures {
                         lot.strength(),
                         lot.bestBefore(),
                         lot.state(),
-                        lot.traits());
+                        lot.traits(),
+                        lot.drawn());
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.ByNeed;
+import org.sallowbrook.core.herbarium.NotFor;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identification;
@@ -40,6 +41,7 @@ class NeedController {
             Taxon.@Nullable Potency potency,
             Source.Evidence evidence,
             ByNeed.Nearness nearness,
+            List<String> notFor,
             List<String> because) {}
 
     /** @param beside gentler, as strong or stronger than the plant it stands for */
@@ -173,6 +175,7 @@ class NeedController {
                 s.use() == null ? null : s.use().potency(),
                 s.source().evidence(),
                 s.nearness(),
+                NotFor.of(s.taxon()),
                 s.because());
     }
 }

@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,6 +56,16 @@ public class Products {
                 .collect(Collectors.toSet());
     }
 
+    private static Product.@Nullable Drawn drawn(LotForm form) {
+        return switch (form) {
+            case TEA, ICE_CUBES -> Product.Drawn.WATER;
+            case TINCTURE, MIXTURE -> Product.Drawn.SPIRIT;
+            case POWDER -> Product.Drawn.WHOLE;
+            case HERB, TEA_MIXTURE, PLANT, SALTED_HERB, FROZEN_HERB -> null;
+            default -> Product.Drawn.OTHER;
+        };
+    }
+
     private Product product(LotView view) {
         double dried = view.herbs().stream().mapToDouble(HerbView::driedG).sum();
         return new Product(
@@ -67,6 +79,7 @@ public class Products {
                 view.strengthPercent() == null ? Strength.NONE : Strength.ofPercent(view.strengthPercent()),
                 view.bestBefore() == null ? LocalDate.MAX : view.bestBefore(),
                 view.state(),
-                view.traits());
+                view.traits(),
+                drawn(view.form()));
     }
 }

@@ -443,15 +443,44 @@ public final class Tea {
                 "Make it fresh each day."));
     }
 
-    /** One timeline: all end together, so the longest goes in first. */
+    /**
+     * One timeline: what simmers first, the longest first; then off the heat, and what is only steeped is added and covered,
+     * for its oil goes with the steam. What is drawn cold has a pot of its own, and both are poured together.
+     */
     private static List<Step> timeline(List<HerbPlan> herbs) {
-        double end = herbs.stream().mapToDouble(HerbPlan::minutes).max().orElse(0);
+        List<HerbPlan> cold = by(herbs, Set.of(Method.COLD_MACERATION));
+        List<HerbPlan> simmered = by(herbs, Set.of(Method.DECOCTION));
+        List<HerbPlan> steeped = by(herbs, Set.of(Method.INFUSION, Method.LONG_INFUSION));
+        double boils = longest(simmered);
+        double hot = boils + longest(steeped);
+        double end = Math.max(hot, longest(cold));
+        boolean twoPots = !cold.isEmpty() && hot > 0;
         List<Step> steps = new ArrayList<>();
-        herbs.stream()
-                .sorted(Comparator.comparingDouble(HerbPlan::minutes).reversed())
-                .forEach(h -> steps.add(new Step(end - h.minutes(), action(h.method()), h.name())));
-        steps.add(new Step(end, "Strain", ""));
+        cold.forEach(h -> steps.add(new Step(
+                end - h.minutes(),
+                twoPots ? "In a pot of its own: add to cold water, into the refrigerator" : action(h.method()),
+                h.name())));
+        double heat = end - hot;
+        simmered.forEach(h -> steps.add(new Step(heat + boils - h.minutes(), action(h.method()), h.name())));
+        if (!simmered.isEmpty() && !steeped.isEmpty()) {
+            steps.add(new Step(heat + boils, "Take it off the heat", ""));
+        }
+        steeped.forEach(h -> steps.add(new Step(end - h.minutes(), action(h.method()), h.name())));
+        // Stable: of the same minute what was put down first is done first.
+        steps.sort(Comparator.comparingDouble(Step::minute));
+        steps.add(new Step(end, twoPots ? "Strain both, let the hot one cool, and pour them together" : "Strain", ""));
         return steps;
+    }
+
+    private static List<HerbPlan> by(List<HerbPlan> herbs, Set<Method> methods) {
+        return herbs.stream()
+                .filter(h -> methods.contains(h.method()))
+                .sorted(Comparator.comparingDouble(HerbPlan::minutes).reversed())
+                .toList();
+    }
+
+    private static double longest(List<HerbPlan> herbs) {
+        return herbs.stream().mapToDouble(HerbPlan::minutes).max().orElse(0);
     }
 
     private static String action(Method method) {
