@@ -153,7 +153,7 @@ function SignedIn({
               {name}
               {role && `, ${ROLE[role]}`}
             </span>
-            <Link to="/help" className="text-madder min-h-6 font-semibold underline">
+            <Link to="/help" className="text-madder inline-flex min-h-6 items-center font-semibold underline">
               Something is wrong
             </Link>
             <button type="button" className="min-h-6 underline" onClick={switchTheme}>

@@ -5,7 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -23,7 +22,7 @@ public class LedAstrayTest extends InBrowser {
     public void aHoldIsReleasedByTwoWhoSign() {
         newPage(1280, 800);
         signIn("tam");
-        lot("common nettle");
+        lot("German chamomile");
         field("What resolved it").fill("x");
         button("Release").click();
         assertThat(main()).containsText("the household's keeper takes it back, or two people together");
@@ -94,54 +93,46 @@ public class LedAstrayTest extends InBrowser {
         medicine.fill("");
         button("Save").click();
         heading("People").waitFor();
-        assertThat(main()).containsText("acetylsalicylic acid, warfarin".split(", ")[0]);
+        assertThat(main()).containsText("acetylsalicylic acid");
         assertThat(main()).containsText("none said");
     }
 
-    /** Pages with a form, and the button that saves it. */
+    /** Pages with a list that is typed into, what opens it, and the button that saves. */
     @DataProvider
     public Object[][] forms() {
         return new Object[][] {
-            {"/dosing/people/new", "Save"},
-            {"/field/stands/new", "Save the stand"},
-            {"/shelf/bought", "Put it into the jar"},
-            {"/dosing/new", "Start the course"},
-            {"/dosing/direct/new", "Note the use"},
-            {"/making/tincture", "Begin the batch"},
-            {"/making/tea", "Begin the batch"},
-            {"/making/oil", "Begin the batch"},
+            {"/shelf", "I already have herb", "Put the herb on the shelf"},
+            {"/dosing/direct/new", null, "Note the use"},
+            {"/tracing", null, null},
+            {"/needs", null, null},
         };
     }
 
-    /** Into each field that chooses something is typed nonsense: nothing is saved, and the page points at it. */
+    /** Nonsense typed where something is chosen stays there and is pointed at; nothing is saved meanwhile. */
     @Test(dataProvider = "forms")
-    public void whatIsTypedAndNotChosenStaysAtItsField(String path, String save) {
+    public void whatIsTypedAndNotChosenStaysAtItsField(String path, String opens, String saves) {
         newPage(1280, 800);
         signIn("ilse");
         go(path);
-        main().waitFor();
-        Locator first = main().getByRole(AriaRole.COMBOBOX).first();
-        page.waitForTimeout(0);
-        List<Locator> boxes = main().locator("input[role=combobox]").all();
+        if (opens != null) {
+            button(opens).click();
+        }
+        Locator boxes = main().locator("input[role=combobox]");
+        boxes.first().waitFor();
         String address = page.url();
-        for (Locator box : boxes) {
+        for (Locator box : boxes.all()) {
             box.fill("zzqx");
             page.keyboard().press("Tab");
             assertThat(box).hasValue("zzqx");
-            assertThat(box).hasAttribute("data-held", "zzqx");
             assertThat(main()).containsText("“zzqx” was not chosen");
-            Locator button = main().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(save));
-            if (button.count() > 0 && button.first().isEnabled()) {
-                button.first().click();
+            if (saves != null && button(saves).isEnabled()) {
+                button(saves).click();
                 assertThat(box).isFocused();
+                assertThat(page).hasURL(address);
             }
-            org.assertj.core.api.Assertions.assertThat(page.url()).isEqualTo(address);
             box.fill("");
             page.keyboard().press("Tab");
-        }
-        if (first.count() == 0) {
-            // A page without such a field has its date: half a date is pointed at as well.
-            assertThat(main()).isVisible();
+            assertThat(main()).not().containsText("was not chosen");
         }
     }
 
