@@ -189,7 +189,11 @@ function Place({ t }: { t: TaxonView }) {
 function LookAlikes({ t }: { t: TaxonView }) {
   return (
     <Section title="Look-alikes">
-      {t.lookAlikes.length === 0 && <Empty>None listed.</Empty>}
+      {t.lookAlikes.length === 0 && (
+        <Empty>
+          No card here names one. That is not the same as none: look into a flora of your region too.
+        </Empty>
+      )}
       {!t.lookAlikesChecked && <p className="text-amber text-sm font-medium">The list is not checked.</p>}
       {t.lookAlikes.map((l) => (
         <div key={l.taxon} className="mb-2">
