@@ -65,6 +65,7 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
   // What was typed and is nothing of the list stays in the field, and is pointed at before anything is saved.
   const [held, setHeld] = useState('')
   const picked = useRef(false)
+  const cleared = useRef(false)
   const wanted = words.toLocaleLowerCase().split(/\s+/)
   const found = choices.filter((c) => {
     const all = `${c.label} ${c.hint ?? ''}`.toLocaleLowerCase()
@@ -77,7 +78,8 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
         immediate
         value={value}
         onChange={(v) => {
-          if (!v) return
+          // Whoever cleared the field and went on has chosen nothing.
+          if (!v || cleared.current) return
           picked.current = true
           setHeld('')
           onChange(v as T)
@@ -90,6 +92,7 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
             setHeld(exact ? '' : typed)
           }
           picked.current = false
+          cleared.current = false
           setWords('')
         }}
       >
@@ -100,7 +103,13 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
           data-held={held || undefined}
           aria-invalid={held ? true : undefined}
           displayValue={(v: string | null) => held || (choices.find((c) => c.value === v)?.label ?? '')}
-          onFocus={(e) => e.currentTarget.select()}
+          onFocus={(e) => {
+            cleared.current = false
+            e.currentTarget.select()
+          }}
+          onKeyDownCapture={(e) => {
+            cleared.current = e.key === 'Tab' && e.currentTarget.value.trim() === ''
+          }}
           onChange={(e) => {
             setWords(e.target.value)
             setHeld('')

@@ -273,13 +273,18 @@ export function Slider({
 }) {
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
+  const [held, setHeld] = useState<string>()
   const shown = String(Number(value.toPrecision(6)))
   // What stands in the field counts, not what was last drawn: focus may be taken from it between two strokes.
   const take = (text: string, meant = text !== shown) => {
     const n = number(text)
     // Beyond the slider's end as well: it is only as long as is usual.
-    if (meant && Number.isFinite(n) && n >= Math.min(0, min)) onChange(n)
-    setTyped(null)
+    const read = Number.isFinite(n) && n >= Math.min(0, min)
+    if (meant && read) onChange(n)
+    // What can't be read stays, and is pointed at before anything is saved.
+    const stays = !read && text.trim() !== '' && text !== shown
+    setTyped(stays ? text : null)
+    setHeld(stays ? text : undefined)
   }
   return (
     <div>
@@ -294,8 +299,14 @@ export function Slider({
             aria-label={`${label}, exactly`}
             className="hover:border-line focus:border-water w-16 border-b-2 border-transparent bg-transparent text-right text-lg font-semibold"
             value={typed ?? shown}
+            data-held={held}
+            aria-invalid={held ? true : undefined}
+            aria-describedby={held ? `${id}-held` : undefined}
             onFocus={(e) => e.currentTarget.select()}
-            onChange={(e) => setTyped(e.target.value)}
+            onChange={(e) => {
+              setHeld(undefined)
+              setTyped(e.target.value)
+            }}
             onBlur={(e) => take(e.currentTarget.value)}
             onKeyDown={(e) => {
               if (e.key === 'Enter') {
@@ -317,8 +328,17 @@ export function Slider({
         step={step}
         value={value}
         aria-valuetext={`${value} ${unit}`}
-        onChange={(e) => onChange(Number(e.target.value))}
+        onChange={(e) => {
+          setTyped(null)
+          setHeld(undefined)
+          onChange(Number(e.target.value))
+        }}
       />
+      {held && (
+        <p id={`${id}-held`} role="alert" className="text-madder text-sm font-medium">
+          “{held}” is no figure that fits here: {value} {unit} still counts. Type it anew, or clear it
+        </p>
+      )}
     </div>
   )
 }

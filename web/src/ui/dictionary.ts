@@ -27,7 +27,7 @@ export const MEDICINE: Record<Medicine, string> = {
   HEART_RHYTHM: 'heart rhythm medicines (antiarrhythmics)',
   LITHIUM: 'lithium',
   ANTIDEPRESSANT: 'antidepressants',
-  SSRI: 'antidepressants that keep serotonin up (SSRI, SNRI)',
+  SSRI: 'antidepressants that keep serotonin up (such as sertraline)',
   DIABETES: 'diabetes medicines',
   INSULIN_OR_SULFONYLUREA: 'insulin and tablets that drive it out (sulfonylureas)',
   BLOOD_PRESSURE: 'blood pressure medicines (antihypertensives)',

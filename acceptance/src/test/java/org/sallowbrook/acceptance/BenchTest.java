@@ -43,11 +43,14 @@ public class BenchTest extends InBrowser {
         assertThat(main()).containsText("4 h in the room");
         start("Lime and meadowsweet");
         Locator steps = region("Steps");
-        for (String wanted : new String[] {"Weigh", "Weigh", "boil", "Add, simmer uncovered: meadowsweet"}) {
+        for (String wanted :
+                new String[] {"Weigh", "Weigh", "boil", "Add, simmer uncovered: meadowsweet", "Take it off the heat"}) {
             assertThat(steps).containsText(wanted);
             button("Next step").click();
         }
         assertThat(steps).containsText("Add off the boil, cover: small-leaved lime");
+        button("Next step").click();
+        assertThat(steps).containsText("Strain; drink it fresh");
         link("Its lot and label").click();
         heading("Lime and meadowsweet").waitFor();
         assertThat(main()).containsText("Good cold until");

@@ -70,12 +70,6 @@ public class CourseTest extends InBrowser {
         assertThat(main()).containsText("Ilse Varga-Holm, 58 years");
         assertThat(main()).containsText("3 mL of Meadowsweet tincture");
         assertThat(main()).containsText("meadowsweet (Filipendula ulmaria), tops");
-        link("enter it").first().click();
-        field("Emergency number").fill("000");
-        button("Save").first().click();
-        assertThat(main()).containsText("Saved.");
-        page.goBack();
-        assertThat(link("000")).isVisible();
         choose("With whom (adds what they take)", "Wren");
         assertThat(main()).containsText("Nothing is on record");
         accessible("something is wrong");

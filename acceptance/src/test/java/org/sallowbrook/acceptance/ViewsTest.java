@@ -139,7 +139,10 @@ public class ViewsTest extends InBrowser {
                   const r = await fetch('/api/field/stands/' + id, {method: 'PUT',
                     headers: {'Content-Type': 'application/json', 'If-Match': '"' + s.version + '"',
                       'X-XSRF-TOKEN': decodeURIComponent(token)},
-                    body: JSON.stringify({...s, plenty: 'FAIR'})});
+                    body: JSON.stringify({id, taxonId: s.taxonId, name: s.name, place: s.place, ground: s.ground,
+                      permission: s.permission, plenty: 'FAIR', protectedSpecies: s.protectedSpecies,
+                      neighbour: s.neighbour, latitude: s.latitude, longitude: s.longitude,
+                      elevationM: s.elevationM, growingSince: s.growingSince})});
                   if (!r.ok) throw new Error('' + r.status);
                 }""");
         button("Save the stand").click();

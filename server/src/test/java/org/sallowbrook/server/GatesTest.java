@@ -259,6 +259,17 @@ public class GatesTest extends ServerTest {
     }
 
     @Test
+    public void aCourseWithoutADayOfDosesIsRefusedAtItsLength() {
+        Client ilse = as("ilse");
+        Map<String, Object> course =
+                new HashMap<>(course(id(), person(ilse, "Ilse Varga-Holm"), bottle(ilse), "MOUTH"));
+        course.put("pattern", Map.of("kind", "SEASON", "from", "--01-01", "to", "--01-10"));
+        for (String path : new String[] {"/api/dosing/courses/check", "/api/dosing/courses"}) {
+            assertThat(ilse.post(path, course).expect(400).wrongFields()).containsExactly("courseDays");
+        }
+    }
+
+    @Test
     public void theSameBottleIsStoppedForWhomItWouldHurt() {
         Client ilse = as("ilse");
         JsonNode bottle = bottle(ilse);

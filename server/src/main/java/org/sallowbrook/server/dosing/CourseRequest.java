@@ -54,6 +54,12 @@ public record CourseRequest(
         if (timing != null) {
             timing.check();
         }
+        Checks.begin()
+                .that(
+                        plan().totalMl() > 0,
+                        "courseDays",
+                        "must hold a day on which a dose is taken: make it longer, or begin on such a day")
+                .done();
     }
 
     public record PatternRequest(

@@ -105,7 +105,10 @@ public record TeaBatch(Tea.Recipe recipe, Tea.Plan plan, boolean honey) implemen
         for (Tea.Step step : plan.timeline()) {
             double wait = step.minute() - before;
             steps.add(new Step(
-                    step.herb().isEmpty() ? "Strain, and drink it fresh." : step.action() + ": " + step.herb() + ".",
+                    step.action()
+                            + (step.herb().isEmpty()
+                                    ? last(step) ? "; drink it fresh." : "."
+                                    : ": " + step.herb() + "."),
                     null,
                     wait > 0 ? (Double) wait : null));
             before = step.minute();
@@ -116,6 +119,10 @@ public record TeaBatch(Tea.Recipe recipe, Tea.Plan plan, boolean honey) implemen
                     "No honey for a child under one year: infant botulism."));
         }
         return steps;
+    }
+
+    private boolean last(Tea.Step step) {
+        return step.equals(plan.timeline().get(plan.timeline().size() - 1));
     }
 
     @Override
