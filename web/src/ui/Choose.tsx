@@ -100,7 +100,7 @@ function Find<T extends string>({ label, value, choices, onChange, error }: Prop
           className={box}
           autoComplete="off"
           placeholder="choose, or type to find"
-          data-held={held || undefined}
+          data-held={held || words.trim() || undefined}
           aria-invalid={held ? true : undefined}
           displayValue={(v: string | null) => held || (choices.find((c) => c.value === v)?.label ?? '')}
           onFocus={(e) => {

@@ -29,7 +29,6 @@ public class TypedTest extends InBrowser {
             {"/making/oil", null},
             {"/making/salve", null},
             {"/making/dry", null},
-            {"/tracing", null},
             {"/needs", null},
         };
     }
