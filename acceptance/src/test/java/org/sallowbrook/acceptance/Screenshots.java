@@ -4,13 +4,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.Media;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo data. No test by its name: runs only by ./sallowbrook screenshots. */
@@ -109,53 +106,10 @@ public class Screenshots extends InBrowser {
         }
         region("Harvest findings").waitFor();
         shot("harvest-phone");
-        contactSheetOfHelp();
-    }
-
-    /** Where nobody is to be led astray: the page for when something is wrong, who signs beside, a name not known. */
-    private void contactSheetOfHelp() {
-        List<Map<String, String>> taken = new ArrayList<>();
         page.setViewportSize(1280, 800);
         go("/help");
         heading("Something is wrong").waitFor();
-        taken.add(panel("On a desk", page.screenshot()));
-        page.setViewportSize(390, 844);
-        taken.add(panel("On a phone", page.screenshot()));
-        page.setViewportSize(794, 1123);
-        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
-        taken.add(panel("Printed", page.screenshot()));
-        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
-        page.setViewportSize(390, 844);
-        go("/dosing/people/new");
-        field("Name of the substance, as on the packet").fill("zorbatrin");
-        page.getByText("is not known here").waitFor();
-        field("Name of the substance, as on the packet").evaluate("e => e.scrollIntoView({block: 'center'})");
-        taken.add(panel("A medicine that is not known", page.screenshot()));
-        newPage(390, 844);
-        signIn("tam");
-        go("/shelf");
-        link("German chamomile").first().click();
-        field("What resolved it").fill("the supplier named the lot");
-        button("Release").click();
-        field("Their sign-in name").evaluate("e => e.scrollIntoView({block: 'center'})");
-        taken.add(panel("Released by two", page.screenshot()));
-        page.setViewportSize(1280, 800);
-        page.setContent("<main style='display:flex;gap:8px;padding:8px;font:16px sans-serif;flex-wrap:wrap'>"
-                + taken.stream()
-                        .map(t -> "<figure style='margin:0'><figcaption>" + t.get("name")
-                                + "</figcaption><img style='height:360px;border:1px solid #888' alt='' src='"
-                                + t.get("src") + "'></figure>")
-                        .collect(Collectors.joining())
-                + "</main>");
         shot("help");
-    }
-
-    private static Map<String, String> panel(String name, byte[] png) {
-        return Map.of(
-                "name",
-                name,
-                "src",
-                "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
     }
 
     /** Every preparation's vessel as its bench first draws it, on one page. */

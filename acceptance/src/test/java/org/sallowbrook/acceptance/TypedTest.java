@@ -20,7 +20,6 @@ public class TypedTest extends InBrowser {
         return new Object[][] {
             {"/shelf", "I already have herb"},
             {"/shelf", "I already have spirit, oil and the like"},
-            {"/dosing/people/new", null},
             {"/dosing/direct/new", null},
             {"/making/tincture", null},
             {"/making/tea", null},
