@@ -176,9 +176,11 @@ function PersonForm({
               value={age}
               onChange={(typed) => {
                 setAge(typed)
-                const years = number(typed.replace(/\s*(years?|y)\s*$/i, ''))
-                if (years >= 0 && years <= 120) setBornOn(bornBefore(years))
+                const years = yearsOf(typed)
+                // A date taken from what stood here before must not stay behind an age that can't be read.
+                if (typed.trim()) setBornOn(years === undefined ? '' : bornBefore(years))
               }}
+              error={age.trim() && yearsOf(age) === undefined ? 'is no age from 0 to 120 years' : undefined}
               hint="if the day is not known; then it is taken as today"
             />
             <NumberInput
@@ -331,6 +333,12 @@ function Ticks<T extends string>({
 }
 
 /** A day of birth that gives so many years today. */
+/** undefined for what is no age */
+function yearsOf(typed: string) {
+  const years = number(typed.replace(/\s*(years?|y)\s*$/i, ''))
+  return years >= 0 && years <= 120 ? years : undefined
+}
+
 function bornBefore(years: number) {
   const [y, m, d] = isoToday().split('-')
   const whole = Math.floor(years)
