@@ -332,13 +332,13 @@ function Ticks<T extends string>({
   )
 }
 
-/** A day of birth that gives so many years today. */
 /** undefined for what is no age */
 function yearsOf(typed: string) {
   const years = number(typed.replace(/\s*(years?|y)\s*$/i, ''))
   return years >= 0 && years <= 120 ? years : undefined
 }
 
+/** A day of birth that gives so many years today. */
 function bornBefore(years: number) {
   const [y, m, d] = isoToday().split('-')
   const whole = Math.floor(years)
