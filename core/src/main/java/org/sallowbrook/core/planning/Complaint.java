@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -47,6 +48,10 @@ public final class Complaint {
                     .that(!tell.isBlank(), "tell", "must say what to tell")
                     .done();
             when = List.copyOf(when);
+        }
+
+        private Grave mayBeAsked() {
+            return new Grave(name, Urgency.ASK, when, tell);
         }
 
         boolean fits(Set<String> notions) {
@@ -97,6 +102,31 @@ public final class Complaint {
     /** Of what was said so much must be understood before a plant is thought of. */
     private static final double MOSTLY = 0.5;
 
+    /**
+     * As like as this to the grave ones it is sent on where no rule fits. Measured on phrases that were not learnt from, where
+     * it is a choice between sending on too much and too little: docs/decisions/0042.
+     */
+    private static final double LIKE = 0.8;
+
+    /** As like as this to those that can't wait, what a rule would let wait until today does not wait. */
+    private static final double LIKE_NOW = 0.9;
+
+    /**
+     * As little like them as this, what a rule would send to a doctor is said without alarm: still no plant is proposed. What
+     * can't wait stays as the rule has it.
+     */
+    private static final double UNLIKE = 0.2;
+
+    private static final String NOT_PLACED_NAME = "something grave, by the way it is said";
+    private static final String NOT_PLACED_TELL = "when it began, whether it came suddenly, what else is noticed.";
+    private static final Grave NOT_PLACED_NOW =
+            new Grave(NOT_PLACED_NAME, Urgency.NOW, List.of("any"), NOT_PLACED_TELL);
+    private static final Grave NOT_PLACED = new Grave(
+            NOT_PLACED_NAME,
+            Urgency.TODAY,
+            List.of("any"),
+            NOT_PLACED_TELL + " Sudden, severe or getting worse: call for help now.");
+
     private Complaint() {}
 
     /** @param words 1 to 200 letters */
@@ -105,15 +135,18 @@ public final class Complaint {
             Lexicon lexicon,
             Collection<Grave> graves,
             Collection<Synonym> synonyms,
-            Collection<ByNeed.Need> needs) {
+            Collection<ByNeed.Need> needs,
+            Likeness likeness) {
         Checks.begin()
                 .that(!words.isBlank() && words.length() <= 200, "words", "must have 1 to 200 letters")
                 .done();
         Set<String> notions = lexicon.read(words).notions();
-        List<Grave> grave = graves.stream()
-                .filter(g -> g.fits(notions))
-                .sorted(Comparator.comparing(Grave::urgency))
-                .toList();
+        List<Grave> grave = withWhatItIsLike(
+                graves.stream()
+                        .filter(g -> g.fits(notions))
+                        .sorted(Comparator.comparing(Grave::urgency))
+                        .toList(),
+                likeness.hear(words));
         if (!grave.isEmpty()) {
             // What may wait is left unsaid beside what may not.
             Urgency most = grave.get(0).urgency();
@@ -149,6 +182,22 @@ public final class Complaint {
                         .map(Fit::need)
                         .limit(8)
                         .toList());
+    }
+
+    private static List<Grave> withWhatItIsLike(List<Grave> fitting, Likeness.Heard heard) {
+        List<Grave> byRule = fitting.stream()
+                .map(g -> g.urgency() != Urgency.NOW && heard.grave() < UNLIKE ? g.mayBeAsked() : g)
+                .toList();
+        Urgency most = byRule.isEmpty() ? Urgency.ASK : byRule.get(0).urgency();
+        Grave like;
+        if (byRule.isEmpty() && heard.grave() >= LIKE) {
+            like = heard.now() > heard.today() ? NOT_PLACED_NOW : NOT_PLACED;
+        } else if (most != Urgency.NOW && heard.now() >= LIKE_NOW) {
+            like = NOT_PLACED_NOW;
+        } else {
+            return byRule;
+        }
+        return Stream.concat(Stream.of(like), byRule.stream()).toList();
     }
 
     /** @param heard the share of the words said that are in the phrase */

@@ -101,10 +101,6 @@ public final class Lexicon {
         return more;
     }
 
-    public static List<String> words(String text) {
-        return tokens(text);
-    }
-
     public Read read(String sentence) {
         String text = " " + String.join(" ", tokens(sentence)) + " ";
         Set<String> found = new LinkedHashSet<>();
@@ -210,7 +206,8 @@ public final class Lexicon {
         return EMPTY.contains(token);
     }
 
-    static List<String> tokens(String words) {
+    /** The words of what was said, in small letters, without accents and signs. */
+    public static List<String> tokens(String words) {
         String plain = Normalizer.normalize(words, Normalizer.Form.NFD)
                 .replaceAll("\\p{M}", "")
                 .toLowerCase(Locale.ROOT)

@@ -34,6 +34,10 @@ public class ComplaintTest {
     private static final List<Synonym> WORDS = List.of(new Synonym("poor sleep", List.of("cant sleep", "insomnia")));
 
     private static Complaint.Answer of(String words) {
+        return of(words, new Likeness.Heard(0, 0.5));
+    }
+
+    private static Complaint.Answer of(String words, Likeness.Heard likeness) {
         return Complaint.of(
                 words,
                 LEXICON,
@@ -42,7 +46,8 @@ public class ComplaintTest {
                 List.of(
                         new ByNeed.Need("cough with a cold", false),
                         new ByNeed.Need("dry cough from an irritated throat", false),
-                        new ByNeed.Need("poor sleep", false)));
+                        new ByNeed.Need("poor sleep", false)),
+                w -> likeness);
     }
 
     @DataProvider
@@ -111,5 +116,36 @@ public class ComplaintTest {
                 .containsExactly(Urgency.NOW, Urgency.SOON);
         assertThat(of("xyzzy").needs()).isEmpty();
         assertThatThrownBy(() -> of(" ")).isInstanceOf(InvalidInput.class);
+    }
+
+    @DataProvider
+    public Object[][] likeness() {
+        return new Object[][] {
+            // words, like now, like today, how soon
+            {"wobbly since the fair", 0.5, 0.3, Urgency.NOW},
+            {"wobbly since the fair", 0.3, 0.5, Urgency.TODAY},
+            {"dry cough", 0.2, 0.7, Urgency.TODAY},
+            {"hard spot in the breast", 0.95, 0, Urgency.NOW},
+            {"hard spot in the breast", 0.5, 0.5, Urgency.SOON},
+            {"tick", 0.92, 0, Urgency.NOW},
+            {"tick", 0.1, 0.85, Urgency.ASK},
+            {"hard spot in the breast", 0.05, 0.05, Urgency.ASK},
+            {"palpitation", 0, 0, Urgency.NOW},
+        };
+    }
+
+    /** What is like the grave ones is sent on where no rule fits; and never sooner let go than by the rules. */
+    @Test(dataProvider = "likeness")
+    public void whatIsLikeTheGraveIsSentOn(String words, double now, double today, Urgency soon) {
+        Complaint.Answer answer = of(words, new Likeness.Heard(now, today));
+        assertThat(answer.grave().get(0).urgency()).isEqualTo(soon);
+        assertThat(answer.needs()).isEmpty();
+    }
+
+    @Test
+    public void whatIsLittleLikeThemFindsItsNeed() {
+        assertThat(of("dry cough", new Likeness.Heard(0.3, 0.4)).needs()).isNotEmpty();
+        assertThatThrownBy(() -> new Likeness.Heard(Double.NaN, 0)).isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> new Likeness.Heard(0.7, 0.7)).isInstanceOf(InvalidInput.class);
     }
 }

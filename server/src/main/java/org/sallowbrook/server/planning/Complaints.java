@@ -1,6 +1,7 @@
 package org.sallowbrook.server.planning;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -29,6 +30,7 @@ public class Complaints {
     private final Lexicon lexicon;
     private final List<Complaint.Grave> grave;
     private final List<Complaint.Synonym> synonyms;
+    private final List<String> harmless = said("harmless.txt");
 
     public Complaints() throws IOException {
         try (var in = new ClassPathResource("planning/complaints.yaml").getInputStream()) {
@@ -46,6 +48,14 @@ public class Complaints {
         }
     }
 
+    /** The lines of one of the files of what people say, planning/complaints. */
+    static List<String> said(String file) throws IOException {
+        return new ClassPathResource("planning/complaints/" + file)
+                .getContentAsString(StandardCharsets.UTF_8)
+                .lines()
+                .toList();
+    }
+
     /** With the names of all plants there is a card of: whoever ate of one of them says so by its name. */
     public Lexicon lexicon(Collection<Taxon> taxa) {
         List<String> poisonous = new ArrayList<>();
@@ -55,7 +65,7 @@ public class Complaints {
             names.addAll(t.commonNames());
             names.add(t.name());
         });
-        // What stands in the cards' own texts is a word, and no slip of another.
+        // What stands in the cards' own texts and in what is harmless is a word, and no slip of another.
         Set<String> words = new TreeSet<>();
         taxa.forEach(t -> Stream.of(
                         Stream.of(t.habitat(), t.winterTells(), t.washing()),
@@ -63,7 +73,8 @@ public class Complaints {
                         t.uses().stream().map(Taxon.Use::name),
                         t.cautions().stream().map(Taxon.Caution::effect))
                 .flatMap(s -> s)
-                .forEach(text -> words.addAll(Lexicon.words(text))));
+                .forEach(text -> words.addAll(Lexicon.tokens(text))));
+        harmless.forEach(text -> words.addAll(Lexicon.tokens(text)));
         return lexicon.with("poisonplant", poisonous).with("knownplant", others).alsoKnowing(words);
     }
 

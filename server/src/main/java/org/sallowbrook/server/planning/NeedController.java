@@ -63,6 +63,7 @@ class NeedController {
     private final ShelfService shelf;
     private final ReactionService reactions;
     private final Complaints complaints;
+    private final LearntLikeness likeness;
 
     NeedController(
             HerbariumService herbarium,
@@ -70,7 +71,9 @@ class NeedController {
             StandService stands,
             ShelfService shelf,
             ReactionService reactions,
-            Complaints complaints) {
+            Complaints complaints,
+            LearntLikeness likeness) {
+        this.likeness = likeness;
         this.reactions = reactions;
         this.complaints = complaints;
         this.herbarium = herbarium;
@@ -82,6 +85,7 @@ class NeedController {
     @GetMapping
     @Transactional(readOnly = true)
     List<NeedView> needs() {
+        likeness.learn();
         return ByNeed.needs(herbarium.herbarium()).stream()
                 .map(n -> new NeedView(n.name(), n.grave()))
                 .toList();
@@ -117,7 +121,8 @@ class NeedController {
                 complaints.lexicon(herbarium.herbarium().taxa()),
                 complaints.grave(),
                 complaints.synonyms(),
-                ByNeed.needs(herbarium.herbarium()));
+                ByNeed.needs(herbarium.herbarium()),
+                likeness);
         return new ComplaintAnswer(answer.findings(), answer.needs());
     }
 

@@ -1,0 +1,79 @@
+package org.sallowbrook.server.planning;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
+import opennlp.tools.doccat.DoccatFactory;
+import opennlp.tools.doccat.DoccatModel;
+import opennlp.tools.doccat.DocumentCategorizerME;
+import opennlp.tools.doccat.DocumentSample;
+import opennlp.tools.doccat.FeatureGenerator;
+import opennlp.tools.ml.maxent.quasinewton.QNTrainer;
+import opennlp.tools.util.ObjectStreamUtils;
+import opennlp.tools.util.TrainingParameters;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.planning.Lexicon;
+import org.sallowbrook.core.planning.Likeness;
+import org.springframework.stereotype.Component;
+
+/**
+ * Learns from the complaints of planning/complaints: a logistic regression over words, their beginnings, ends and inner letters
+ * (so that slips and bent words count) and over words that stand near one another. It takes a second or two, once, when
+ * complaints are first wanted.
+ */
+@Component
+public class LearntLikeness implements Likeness {
+
+    private static final String HARMLESS = "HARMLESS";
+
+    private @Nullable CompletableFuture<DoccatModel> model;
+
+    /** Begins to learn, and does not wait for it. */
+    public synchronized CompletableFuture<DoccatModel> learn() {
+        if (model == null || model.isCompletedExceptionally()) {
+            model = CompletableFuture.supplyAsync(LearntLikeness::learnt);
+        }
+        return model;
+    }
+
+    @Override
+    public Heard hear(String words) {
+        Map<String, Double> score = new DocumentCategorizerME(learn().join()).scoreMap(tokens(words));
+        double now = score.get("NOW");
+        return new Heard(now, Math.max(0, 1 - now - score.get(HARMLESS)));
+    }
+
+    private static DoccatModel learnt() {
+        TrainingParameters parameters = new TrainingParameters();
+        parameters.put(TrainingParameters.ALGORITHM_PARAM, QNTrainer.MAXENT_QN_VALUE);
+        parameters.put(TrainingParameters.CUTOFF_PARAM, 2);
+        parameters.put(QNTrainer.L1COST_PARAM, 0.0);
+        parameters.put(QNTrainer.L2COST_PARAM, 1.0);
+        try {
+            List<DocumentSample> samples = Stream.concat(
+                            Complaints.said("grave.txt").stream()
+                                    .filter(l -> !l.startsWith("ASK"))
+                                    .map(l -> {
+                                        String[] parts = l.split("\\|", 2);
+                                        return new DocumentSample(
+                                                parts[0].equals("NOW") ? "NOW" : "TODAY", tokens(parts[1]));
+                                    }),
+                            Complaints.said("harmless.txt").stream().map(l -> new DocumentSample(HARMLESS, tokens(l))))
+                    .toList();
+            return DocumentCategorizerME.train(
+                    "en",
+                    ObjectStreamUtils.createObjectStream(samples),
+                    parameters,
+                    new DoccatFactory(new FeatureGenerator[] {new ComplaintFeatures()}));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String[] tokens(String words) {
+        return Lexicon.tokens(words).toArray(String[]::new);
+    }
+}
