@@ -26,6 +26,18 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // Letters of other scripts, and the chart of a drying, come onto the device when they are first met.
+        globIgnores: [
+          '**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2',
+          '**/DryingCurve-*.js',
+        ],
+        runtimeCaching: [
+          {
+            urlPattern: /\/assets\//,
+            handler: 'CacheFirst',
+            options: { cacheName: 'met', expiration: { maxEntries: 40 } },
+          },
+        ],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//, /\.[a-z]+$/],

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
+import { divide } from './api/device'
 import { install } from './app/install'
 import { router } from './app/routes'
 import { startTheme } from './app/theme'
@@ -22,7 +23,10 @@ install()
 guardWhatIsTyped()
 const root = document.getElementById('root')
 if (root) {
+  await divide()
   await unpack(queries)
+  // What the device has is shown at once, and asked for again: who is signed in may have changed meanwhile.
+  void queries.invalidateQueries({ queryKey: ['session'] })
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

@@ -30,8 +30,16 @@ export const errorAt = (error: unknown, field: string) =>
 export const refusedBy = (error: unknown): Finding[] =>
   error instanceof ProblemError ? (error.problem.findings ?? []) : []
 
+/** Names the account that a page believes to speak for; what was meant for another is refused as by nobody (401). */
+export const ACCOUNT = 'Sallowbrook-Account'
+let account = ''
+export const speakFor = (who: string) => {
+  account = who
+}
+
 const xsrf: Middleware = {
   onRequest({ request }) {
+    if (account && !request.headers.has(ACCOUNT)) request.headers.set(ACCOUNT, account)
     const token = document.cookie
       .split('; ')
       .find((c) => c.startsWith('XSRF-TOKEN='))
@@ -70,7 +78,17 @@ export const SIGNED_OUT = 'sallowbrook:signed-out'
 export const LINE = 'sallowbrook:line'
 const tell = (there: boolean) => dispatchEvent(new CustomEvent(LINE, { detail: there }))
 
-export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize })
+/** A line that hangs is a line that is gone: so long an answer is waited for. Pictures and files go up slowly. */
+const PATIENCE_MS = 15_000
+const UPLOAD_PATIENCE_MS = 180_000
+
+const timed = (request: Request) => {
+  const upload = request.headers.get('Content-Type')?.startsWith('multipart/') ?? false
+  const patience = AbortSignal.timeout(upload ? UPLOAD_PATIENCE_MS : PATIENCE_MS)
+  return fetch(new Request(request, { signal: AbortSignal.any([request.signal, patience]) }))
+}
+
+export const api = createClient<paths>({ baseUrl: '', bodySerializer: serialize, fetch: timed })
 api.use(xsrf)
 
 async function stillKnown() {

@@ -1,59 +1,58 @@
-import Dexie, { type EntityTable } from 'dexie'
-import { api, ask, ProblemError, SIGNED_OUT, type Problem } from './client'
+import { ACCOUNT, api, ask, LINE, ProblemError, SIGNED_OUT, type Problem } from './client'
+import { deviceOf, thisDevice, type Back, type Device, type Entry } from './device'
+import { laterBy } from './later'
 
-/**
- * What was done, as it lies on the device until the server has it. Written down before anything is said of it, sent in
- * order, each under the id it was made with, so that a second sending is the same record.
- */
-export interface Entry {
-  seq: number
-  /** Whose account; nobody else sends it or sees it. */
-  who: string
-  /** Which command. */
-  key: string
-  /** Plain data and blobs, as the store keeps them. */
-  variables: unknown
-  words: string
-  at: string
-  /** Why the server refused it; it waits then for somebody to put it right. */
-  refused?: Problem
-  back?: Back
-}
+export type { Back, Entry } from './device'
 
-/** The form it came from and what was in its fields, to go back to. */
-export interface Back {
-  path: string
-  form: string
-  fields: Record<string, unknown>
+/** Under whose name it is sent. */
+type As = Record<typeof ACCOUNT, string>
+
+/** A figure or word of a command that can be put right where it is refused. */
+export interface Field {
+  /** Where it stands in the variables. */
+  at: string[]
+  label: string
+  kind: 'number' | 'text' | 'date' | 'moment'
+  unit?: string
 }
 
 /** A change that can wait for the line: how it is sent, and nothing of the page it was made on. */
 export interface Command<V> {
   key: string
-  send: (variables: V) => Promise<unknown>
+  send: (variables: V, as: As) => Promise<unknown>
 }
 
-const store = new Dexie('sallowbrook') as Dexie & {
-  outbox: EntityTable<Entry, 'seq'>
-  /** What is read without a line. */
-  pack: EntityTable<{ name: string; value: unknown }, 'name'>
+interface Known {
+  send: (variables: unknown, as: As) => Promise<unknown>
+  fields: Field[]
+  /** Where the reasons for going on in spite of a warning stand; none where it takes none. */
+  reasons?: string[] | undefined
 }
-store.version(1).stores({ outbox: '++seq, who', pack: 'name' })
 
-const known = new Map<string, (variables: unknown) => Promise<unknown>>()
+const known = new Map<string, Known>()
 
-/** The same key always means the same command: an entry may be sent by a later version of the application. */
-export function command<V>(key: string, send: (variables: V) => Promise<unknown>): Command<V> {
-  known.set(key, (variables) => send(variables as V))
+/**
+ * The same key always means the same command: an entry may be sent by a later version of the application.
+ *
+ * @param fields what can be put right in the notebook, where no form goes with it
+ */
+export function command<V>(
+  key: string,
+  send: Command<V>['send'],
+  { fields = [], reasons }: { fields?: Field[]; reasons?: string[] } = {},
+): Command<V> {
+  known.set(key, { send: (variables, as) => send(variables as V, as), fields, reasons })
   return { key, send }
 }
 
-let carrier = ''
+export const fieldsOf = (entry: Entry) => known.get(entry.key)?.fields ?? []
+export const reasonsOf = (entry: Entry) => known.get(entry.key)?.reasons
+
 let clock = () => new Date().toISOString()
 
 /** Whoever is signed in here, and what their household's clock shows. */
 export function carriedBy(who: string, now: () => string) {
-  carrier = who
+  deviceOf(who)
   clock = now
 }
 
@@ -61,29 +60,37 @@ export function carriedBy(who: string, now: () => string) {
 export const CARRIED = 'sallowbrook:carried'
 const tell = () => dispatchEvent(new Event(CARRIED))
 
-export const mine = () => store.outbox.where('who').equals(carrier).sortBy('seq')
+/** There was no room on the device for something. */
+export const FULL = 'sallowbrook:full'
 
-/** Not refused, but not heard either: the line, a server that is away, or a session that ended. */
+export const mine = async () => (await thisDevice()?.store.outbox.orderBy('seq').toArray()) ?? []
+
+/** Not refused, but not heard either: the line, a server that is away, or a session that ended or is another's. */
 export const waits = (error: unknown) =>
   error instanceof ProblemError && [0, 401, 408, 429, 502, 503, 504, 507].includes(error.problem.status)
 
 const sendEntry = (e: Entry) => {
-  const send = known.get(e.key)
+  const command = known.get(e.key)
   // Of a version that knows more than this one: it waits for that.
-  return send ? send(e.variables) : Promise.reject(new ProblemError({ status: 503, detail: e.key }))
+  return command
+    ? command.send(e.variables, { [ACCOUNT]: e.who })
+    : Promise.reject(new ProblemError({ status: 503, detail: e.key }))
 }
 
 /** One tab sends at a time. */
-const alone = async (work: () => Promise<void>) => {
-  if ('locks' in navigator) await navigator.locks.request('sallowbrook-outbox', work)
+const alone = async (who: string, work: () => Promise<void>) => {
+  if ('locks' in navigator) await navigator.locks.request(`sallowbrook-outbox ${who}`, work)
   else await work()
 }
 
 export type Carried = { sent: true } | { sent: false }
 
+/** A page waits so long for the server; after that it lies in the notebook, whatever becomes of it. */
+const PATIENCE_MS = 4_000
+
 /**
  * Lays it down, then sends it after all that lies there before it. Throws what the server says against it, and then keeps
- * nothing of it: the form is still open.
+ * nothing of it: the form is still open. What came out of the notebook to be put right stays there until it is accepted.
  */
 export async function carry<V>(
   { key, send }: Command<V>,
@@ -91,59 +98,120 @@ export async function carry<V>(
   words: string,
   back?: Back,
 ): Promise<Carried> {
-  let seq: number
-  try {
-    seq = await store.outbox.add({
-      who: carrier,
-      key,
-      variables,
-      words,
-      at: clock(),
-      ...(back ? { back } : {}),
-    })
-  } catch {
-    // No room on the device, or a browser that keeps nothing: then it goes at once or not at all.
-    await send(variables)
-    return { sent: true }
+  const here = thisDevice()
+  if (!here) throw new ProblemError({ status: 401, detail: 'Nobody is signed in. Sign in, and save again.' })
+  const { who, store } = here
+  const laid = {
+    who,
+    key,
+    variables,
+    words,
+    at: clock(),
+    ahead: Date.parse(clock()) - Date.now(),
+    ...(back ? { back } : {}),
   }
-  const outcome = await flush(seq)
-  if (outcome) {
-    await store.outbox.delete(seq)
+  let seq: number
+  let before: Entry | undefined
+  try {
+    before = await ofTheSame(here, key, back)
+    if (before) {
+      seq = before.seq
+      await store.outbox.put({ ...laid, seq })
+    } else seq = await store.outbox.add(laid)
+  } catch {
+    return atOnce(send(variables, { [ACCOUNT]: who }))
+  }
+  let left = false
+  const outcome = flush(seq, () => left)
+  const patience = new Promise<'hangs'>((done) => setTimeout(() => done('hangs'), PATIENCE_MS))
+  const first = await Promise.race([outcome, patience])
+  if (first === 'hangs') {
+    left = true
+    dispatchEvent(new CustomEvent(LINE, { detail: false }))
+    return { sent: false }
+  }
+  if (first) {
+    if (before) await store.outbox.update(seq, { refused: problemOf(first) })
+    else await store.outbox.delete(seq)
     tell()
-    throw outcome
+    throw first
   }
   return { sent: (await store.outbox.get(seq)) === undefined }
 }
 
-/** Whether the server knows this browser as whoever wrote it down: nothing goes under another's name, or without one. */
-async function isCarrier() {
+/** What lies here refused and was taken back to its form, which is now saved again. */
+async function ofTheSame({ store }: Device, key: string, back: Back | undefined) {
+  if (!back) return undefined
+  const all = await store.outbox.toArray()
+  return all.find((e) => e.refused && e.key === key && e.back?.fields.id === back.fields.id)
+}
+
+/** No room on the device, or a browser that keeps nothing: then it goes at once or not at all. */
+async function atOnce(sending: Promise<unknown>): Promise<Carried> {
+  try {
+    await sending
+    return { sent: true }
+  } catch (error) {
+    if (!waits(error)) throw error
+    dispatchEvent(new Event(FULL))
+    throw new ProblemError({
+      status: 507,
+      detail:
+        'This device is full: without a line nothing more can be kept on it. Nothing was saved. Make room on the' +
+        ' device, or leave this page open and save again when the line is back.',
+    })
+  }
+}
+
+/**
+ * Whether the server knows this browser as whoever wrote it down: nothing goes under another's name, or without one. Gives
+ * by how much its clock is ahead of the device's.
+ */
+async function isCarrier(who: string): Promise<{ ahead: number } | undefined> {
   try {
     const s = await ask(api.GET('/api/session'))
-    if (s.signedIn && s.account === carrier) return true
-    if (!s.signedIn) dispatchEvent(new Event(SIGNED_OUT))
+    if (s.signedIn && s.account === who) return { ahead: Date.parse(s.now) - Date.now() }
+    dispatchEvent(new Event(SIGNED_OUT))
   } catch {
     // No line.
   }
-  return false
+  return undefined
 }
 
+/** A clock put right by less than this is a clock that runs a little off. */
+const CLOCK_MS = 10 * 60_000
+
 /** What the server said against the entry asked for; undefined where it was sent or still waits. */
-async function flush(asked?: number): Promise<Error | undefined> {
+async function flush(asked?: number, left: () => boolean = () => false): Promise<Error | undefined> {
+  const here = thisDevice()
+  if (!here) return undefined
+  const { outbox } = here.store
   let against: Error | undefined
-  await alone(async () => {
-    const entries = (await mine()).filter((e) => !e.refused)
-    if (entries.length === 0 || !(await isCarrier())) return
-    for (const entry of entries) {
+  await alone(here.who, async () => {
+    const waiting = async () =>
+      (await outbox.orderBy('seq').toArray()).filter((e) => !e.refused && !e.otherwise)
+    const first = await waiting()
+    const carrier = first.length > 0 ? await isCarrier(here.who) : undefined
+    if (!carrier) return
+    for (const { seq } of first) {
+      // As it lies there now: another tab, or a sign-out, may have taken it.
+      const entry = thisDevice() === here ? await outbox.get(seq) : undefined
+      if (!entry || entry.refused) continue
+      const late = carrier.ahead - (entry.ahead ?? carrier.ahead)
+      if (Math.abs(late) > CLOCK_MS) {
+        await outbox.update(seq, { otherwise: new Date(Date.parse(entry.at) + late).toISOString() })
+        continue
+      }
       try {
         await sendEntry(entry)
-        await store.outbox.delete(entry.seq)
+        await outbox.delete(seq)
       } catch (error) {
         if (waits(error)) break
-        if (entry.seq === asked) against = error as Error
-        else await store.outbox.update(entry.seq, { refused: problemOf(error) })
+        if (seq === asked && !left()) against = error as Error
+        else await outbox.update(seq, { refused: problemOf(error) })
       }
     }
-  })
+  }).catch(() => undefined)
   tell()
   return against
 }
@@ -156,35 +224,39 @@ const problemOf = (error: unknown): Problem =>
 /** Sends what waits, in order; stops where the line breaks. */
 export const sendAll = () => flush().then(() => undefined)
 
-/** Once more, as it was: what it depended on may be there now. */
-export async function again(seq: number) {
-  await store.outbox
-    .where('seq')
-    .equals(seq)
-    .modify((e) => {
-      delete e.refused
-    })
+async function change(seq: number, how: (e: Entry) => void) {
+  await thisDevice()?.store.outbox.where('seq').equals(seq).modify(how)
   await sendAll()
 }
 
-export async function drop(seq: number) {
-  await store.outbox.delete(seq)
-  tell()
-}
+/** Once more: as it was, for what it depended on may be there now, or with what was put right. */
+export const again = (seq: number, variables?: unknown) =>
+  change(seq, (e) => {
+    delete e.refused
+    if (variables !== undefined) e.variables = variables
+  })
 
-/** Whoever signs out leaves nothing of the household on the device. */
-export async function clearDevice() {
-  try {
-    await store.outbox.clear()
-    await store.pack.clear()
-  } catch {
-    // A browser that keeps nothing has nothing to clear.
-  }
+/** When it was: as the device had it, or as its clock would have shown had it been right. */
+export const settleClock = (seq: number, asWritten: boolean, dayOf: (moment: Date) => string) =>
+  change(seq, (e) => {
+    if (e.otherwise && !asWritten) {
+      const by = Date.parse(e.otherwise) - Date.parse(e.at)
+      e.variables = laterBy(e.variables, e.at, by, dayOf)
+      if (e.back) e.back = { ...e.back, fields: laterBy(e.back.fields, e.at, by, dayOf) }
+      e.at = e.otherwise
+    }
+    delete e.otherwise
+    delete e.ahead
+  })
+
+export async function drop(seq: number) {
+  await thisDevice()?.store.outbox.delete(seq)
+  tell()
 }
 
 export async function readPack(name: string): Promise<unknown> {
   try {
-    return (await store.pack.get(name))?.value
+    return (await thisDevice()?.store.pack.get(name))?.value
   } catch {
     return undefined
   }
@@ -193,8 +265,8 @@ export async function readPack(name: string): Promise<unknown> {
 /** @returns whether there was room for it */
 export async function writePack(name: string, value: unknown): Promise<boolean> {
   try {
-    await store.pack.put({ name, value })
-    return true
+    await thisDevice()?.store.pack.put({ name, value })
+    return thisDevice() !== undefined
   } catch {
     return false
   }

@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router'
-import { useToday } from '../calendar/queries'
+import { useLandings } from '../calendar/queries'
 
 /** The landings in the order of the work; the number of each is its Alt key. */
 export const LANDINGS = [
@@ -20,9 +20,11 @@ const WATER =
 
 /** The water line across every page: the navigation, and the order of the work. */
 export function Brook() {
-  const today = useToday()
+  const landings = useLandings()
   const waiting = (room: string | null) =>
-    today.data?.tasks.filter((t) => room === null || t.landing === room).length ?? 0
+    (landings.data ?? [])
+      .filter((l) => room === null || l.landing === room)
+      .reduce((sum, l) => sum + l.waiting, 0)
   return (
     <nav
       aria-label="The brook"

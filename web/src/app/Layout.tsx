@@ -2,7 +2,8 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
-import { api, ask, SIGNED_OUT, type Schemas } from '../api/client'
+import { api, ask, SIGNED_OUT, speakFor, type Schemas } from '../api/client'
+import { deviceOf, thisDevice } from '../api/device'
 import { mine } from '../api/outbox'
 import { unpackAll } from '../field/pack'
 import { keepNumbers } from '../dosing/numbers'
@@ -32,15 +33,19 @@ export function Layout() {
   const [known, setKnown] = useState<Schemas['SessionView']>()
   if (session.data?.signedIn && known !== session.data) setKnown(session.data)
   // What one person typed and looked at is not another's, who signs in over the page.
-  const who = session.data?.name
-  const first = useRef(who)
+  const who = session.data?.account ?? undefined
+  const [first, setFirst] = useState(() => thisDevice()?.who)
+  if (who && first === undefined) setFirst(who)
+  const another = who !== undefined && first !== undefined && who !== first
+  // Before any page asks for anything: each request says for whom it is.
+  if (who && !another) speakFor(who)
   useEffect(() => {
-    if (who && first.current && who !== first.current) {
+    if (who && another) {
       forgetAll()
+      deviceOf(who)
       location.assign('/')
     }
-    first.current = who ?? first.current
-  }, [who])
+  }, [who, another])
   const numbers = session.data?.whomToCall
   useEffect(() => {
     if (numbers) keepNumbers(numbers)
@@ -49,6 +54,8 @@ export function Layout() {
   if (pathname === '/help' && (session.data ? !session.data.signedIn && !known : session.isError)) {
     return <Outlet />
   }
+  // Nothing of one account's stands on the page of another.
+  if (another) return null
   return (
     <Loaded query={session}>
       {(now) => {
@@ -253,7 +260,8 @@ function Unsent({ count, onStay, onLeave }: { count: number; onStay: () => void;
           <DialogTitle className="mb-1 text-xl font-semibold">Not all of it is sent</DialogTitle>
           <p className="mb-3">
             {count === 1 ? 'One thing' : `${count} things`} written down on this device did not reach
-            Sallowbrook yet. Signing out takes everything of the household off the device, this too.
+            Sallowbrook yet. Signing out takes everything of yours off the device, this too. What others wrote
+            down here stays for them.
           </p>
           <div className="flex flex-wrap gap-2">
             <Button kind="main" onClick={onStay}>

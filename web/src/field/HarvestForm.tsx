@@ -14,7 +14,7 @@ import { Steps } from '../ui/Steps'
 import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
 import { HAZARD, PART, SEX, STAGE } from '../ui/dictionary'
-import { forget, useKept, useKeptId } from '../ui/kept'
+import { forget, useFormOfNotebook, useKept, useKeptId } from '../ui/kept'
 import { figure } from '../ui/words'
 import { harvest } from './commands'
 import { LookedAgain } from './LookedAgain'
@@ -88,8 +88,8 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const navigate = useNavigate()
   const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
-  // What was looked at again yesterday was not looked at today.
-  const form = `harvest ${stand.id} ${today}`
+  // What was looked at again yesterday was not looked at today; out of the notebook it comes back as of its own day.
+  const form = useFormOfNotebook() ?? `harvest ${stand.id} ${today}`
   const id = useKeptId(form)
   const [part, setPart] = useKept<Request['part']>(form, 'part', parts[0] ?? 'HERB')
   const [stage, setStage] = useKept<Request['stage']>(form, 'stage', taxon.parts[0]?.stages[0] ?? 'FLOWERING')

@@ -10,7 +10,7 @@ import { KindOfPlant } from '../identification/KindOfPlant'
 import { Look, type Seen } from '../identification/Look'
 import type { Group } from '../identification/StageOfIt'
 import { Input } from '../ui/controls'
-import { forget, useKeptId } from '../ui/kept'
+import { forget, useKeptId, useOfNotebook } from '../ui/kept'
 import { Loaded, Page } from '../ui/page'
 
 import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
@@ -48,9 +48,10 @@ function IdentifyPage({
 }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const [on, setOn] = useState(today)
-  const [group, setGroup] = useState<Group>(taxon?.group ?? 'PLANT')
   const draft = `look ${stand.id}`
+  const written = useOfNotebook(draft)
+  const [on, setOn] = useState(() => written('on', today))
+  const [group, setGroup] = useState<Group>(() => written('group', taxon?.group ?? 'PLANT'))
   const id = useKeptId(draft)
   const last = stand.identification
   const save = useMutation({
@@ -59,7 +60,11 @@ function IdentifyPage({
         look,
         { standId: stand.id, body: { ...seen, ...kept, on, id } },
         `A look at ${stand.name}, ${seen.observations.length} characters`,
-        { path: `/field/stands/${stand.id}/identify`, form: draft, fields: asTyped(id, kept, seen) },
+        {
+          path: `/field/stands/${stand.id}/identify`,
+          form: draft,
+          fields: { ...asTyped(id, kept, seen), on, group },
+        },
       )
       await carryPictures(stand.id, pictures, { takenOn: on, identificationId: id })
       return sent

@@ -11,7 +11,7 @@ import type { Group } from '../identification/StageOfIt'
 import { Choose } from '../ui/Choose'
 import { Input } from '../ui/controls'
 import { Loaded, Page } from '../ui/page'
-import { forget, useKeptId } from '../ui/kept'
+import { forget, useKeptId, useOfNotebook } from '../ui/kept'
 
 import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
 import { addStand, look } from './commands'
@@ -28,18 +28,31 @@ function Ask({ today, region }: { today: string; region: string }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const stands = useStands()
-  const [standId] = useState(() => v7())
-  const [group, setGroup] = useState<Group>('PLANT')
-  const [name, setName] = useState('')
-  const [place, setPlace] = useState('')
-  const [stand, setStand] = useState('')
-  const [on, setOn] = useState(today)
   const draft = 'look at something'
+  const written = useOfNotebook(draft)
+  const [standId] = useState(() => written('standId', v7()))
+  const [group, setGroup] = useState<Group>(() => written('group', 'PLANT'))
+  const [name, setName] = useState(() => written('name', ''))
+  const [place, setPlace] = useState(() => written('place', ''))
+  const [stand, setStand] = useState(() => written('stand', ''))
+  const [on, setOn] = useState(() => written('on', today))
   const ids = { stand: standId, identification: useKeptId(draft) }
   const save = useMutation({
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       let at = stand
-      const back = { path: '/field/identify', form: draft, fields: asTyped(ids.identification, kept, seen) }
+      const back = {
+        path: '/field/identify',
+        form: draft,
+        fields: {
+          ...asTyped(ids.identification, kept, seen),
+          standId,
+          group,
+          name,
+          place,
+          stand,
+          on,
+        },
+      }
       if (at === '') {
         await carry(
           addStand,

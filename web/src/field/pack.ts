@@ -1,5 +1,6 @@
 import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query'
-import { clearDevice, readPack, writePack } from '../api/outbox'
+import { clearDevice, thisDevice } from '../api/device'
+import { readPack, writePack } from '../api/outbox'
 import { fetchCards } from '../herbarium/queries'
 import { nowIso } from '../ui/clock'
 import { fetchField } from './queries'
@@ -11,14 +12,25 @@ const MADE_BY = __CONTRACT__
 const LASTING: Record<string, string[]> = {
   cards: ['taxon', 'taxa', 'characters'],
   field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed'],
+  rack: ['runs', 'waiting', 'racks'],
 }
 const groupOf = (key: readonly unknown[]) =>
   Object.keys(LASTING).find((group) => LASTING[group]?.includes(String(key[0])))
 
 const PAUSE_MS = 500
 
+const further: ((queries: QueryClient) => Promise<unknown>)[] = []
+
+/** What a later room wants to have along. */
+export const alsoPack = (fetch: (queries: QueryClient) => Promise<unknown>) => void further.push(fetch)
+
+/** That nobody is signed in is no news to keep: it would stand in the way of whoever signs in next. */
+const worthKeeping = (key: readonly unknown[], data: unknown) =>
+  key[0] !== 'session' || (data as { signedIn?: boolean }).signedIn === true
+
 /** Reads what lies on the device into the cache, and writes there what changes of it. */
 export async function unpack(queries: QueryClient) {
+  readFor = thisDevice()?.who
   for (const key of Object.values(LASTING).flat()) queries.setQueryDefaults([key], { gcTime: Infinity })
   for (const group of Object.keys(LASTING)) {
     const kept = (await readPack(group)) as { madeBy: string; state: DehydratedState } | undefined
@@ -33,13 +45,23 @@ export async function unpack(queries: QueryClient) {
   })
 }
 
-const write = (queries: QueryClient, group: string) =>
-  writePack(group, {
+/** Whose things are in the cache: what was read for one is never laid into the pack of another. */
+let readFor: string | undefined
+
+function write(queries: QueryClient, group: string): Promise<boolean> {
+  const who = thisDevice()?.who
+  readFor ??= who
+  if (who === undefined || who !== readFor) return Promise.resolve(false)
+  return writePack(group, {
     madeBy: MADE_BY,
     state: dehydrate(queries, {
-      shouldDehydrateQuery: (q) => q.state.status === 'success' && groupOf(q.queryKey) === group,
+      shouldDehydrateQuery: (q) =>
+        q.state.status === 'success' &&
+        groupOf(q.queryKey) === group &&
+        worthKeeping(q.queryKey, q.state.data),
     }),
   })
+}
 
 /** Whether pages open here without a line; else there is nothing to pack for. */
 export const installed = () => Boolean(navigator.serviceWorker?.controller)
@@ -52,7 +74,8 @@ export interface Packed {
   kept: boolean
 }
 
-const PACKED = 'sallowbrook.packed'
+/** Of each account by itself: what another packed is not fresh for anybody else. */
+const packedKey = () => `sallowbrook.packed ${thisDevice()?.who ?? ''}`
 /** Something was packed just now. */
 export const PACKED_NOW = 'sallowbrook:packed'
 const FRESH_MS = 6 * 3_600_000
@@ -60,7 +83,7 @@ const FRESH_MS = 6 * 3_600_000
 /** What was packed last, if anything. */
 export function packedOn(): Packed | null {
   try {
-    return JSON.parse(localStorage.getItem(PACKED) ?? 'null') as Packed | null
+    return JSON.parse(localStorage.getItem(packedKey()) ?? 'null') as Packed | null
   } catch {
     return null
   }
@@ -68,10 +91,14 @@ export function packedOn(): Packed | null {
 
 /** Fetches all that a walk may ask for. */
 export async function packNow(queries: QueryClient): Promise<Packed> {
-  const [cards, stands] = await Promise.all([fetchCards(queries), fetchField(queries)])
+  const [cards, stands] = await Promise.all([
+    fetchCards(queries),
+    fetchField(queries),
+    ...further.map((fetch) => fetch(queries)),
+  ])
   const kept = (await Promise.all(Object.keys(LASTING).map((group) => write(queries, group)))).every(Boolean)
   const packed = { at: nowIso(), stands, cards, kept }
-  localStorage.setItem(PACKED, JSON.stringify(packed))
+  localStorage.setItem(packedKey(), JSON.stringify(packed))
   dispatchEvent(new Event(PACKED_NOW))
   return packed
 }
@@ -83,8 +110,8 @@ export async function packQuietly(queries: QueryClient) {
   if (installed() && old) await packNow(queries).catch(() => undefined)
 }
 
-/** Whoever signs out leaves nothing of the household here. */
+/** Whoever signs out leaves nothing of theirs here; what is another's stays for them. */
 export async function unpackAll() {
-  localStorage.removeItem(PACKED)
+  localStorage.removeItem(packedKey())
   await clearDevice()
 }

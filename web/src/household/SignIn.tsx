@@ -5,6 +5,7 @@ import { Controller, useForm } from 'react-hook-form'
 import { Link } from 'react-router'
 import { z } from 'zod'
 import { api, ask, ProblemError } from '../api/client'
+import { deviceOf, thisDevice } from '../api/device'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
 import { region } from '../ui/dictionary'
@@ -96,8 +97,18 @@ export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => voi
     defaultValues: { username: '', password: '' },
   })
   const signIn = useMutation({
-    mutationFn: (body: z.infer<typeof signInForm>) => ask(api.POST('/api/session', { body })),
-    onSuccess: () => (onDone ? onDone() : location.assign(wanted())),
+    mutationFn: async (body: z.infer<typeof signInForm>) => {
+      await ask(api.POST('/api/session', { body }))
+      return ask(api.GET('/api/session'))
+    },
+    onSuccess: ({ account }) => {
+      const before = thisDevice()?.who
+      // Before anything is read from the device: it opens what is of this account.
+      if (account) deviceOf(account)
+      if (!onDone) location.assign(wanted())
+      else if (account !== before) location.assign('/')
+      else onDone()
+    },
   })
   const { errors } = form.formState
   return (

@@ -26,13 +26,16 @@ export const now = () => new Date(Date.now() + ahead)
 export const nowIso = () => now().toISOString()
 
 /** The household's day, wherever the browser stands: 2026-07-15. */
-export function isoToday() {
+export const isoToday = () => dayOf(now())
+
+/** On which of the household's days a moment is. */
+export function dayOf(moment: Date) {
   const parts = new Intl.DateTimeFormat('en-GB', {
     timeZone: zone,
     year: 'numeric',
     month: '2-digit',
     day: '2-digit',
-  }).formatToParts(now())
+  }).formatToParts(moment)
   const part = (type: string) => parts.find((p) => p.type === type)?.value ?? ''
   return `${part('year')}-${part('month')}-${part('day')}`
 }

@@ -1,4 +1,4 @@
-import { number } from './read'
+import { degreesOf, number } from './read'
 import { Description, Field as HField, Input as HInput, Label, Select, Switch } from '@headlessui/react'
 import { forwardRef, useEffect, useId, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
@@ -127,6 +127,10 @@ export function NumberInput({
   const inUnit = (typed: string, unit: string | undefined) =>
     unit && typed.trim() ? `${typed} ${unit}` : typed
   const unread = quantity !== undefined && value.trim() !== '' && Number.isNaN(number(value))
+  // Where no unit can be typed there is nothing to read but a number; anything else is held, and said. Digits that can be
+  // read in two ways are refused by whoever reads them: 2.513 is a longitude.
+  const noNumber = quantity === undefined && Number.isNaN(degreesOf(value.replace('%', '')) ?? 0)
+  const [left, setLeft] = useState(false)
   const readTyped = async (text = value) => {
     if (quantity === undefined || text.trim() === '' || !Number.isNaN(number(text))) return false
     try {
@@ -188,10 +192,16 @@ export function NumberInput({
       {...(says ? { hint: says } : {})}
       inputMode="decimal"
       value={shown}
-      error={read.error ?? error}
-      onBlur={() => void readTyped()}
+      data-held={noNumber ? value : undefined}
+      error={read.error ?? error ?? (noNumber && left ? 'is no number' : undefined)}
+      onBlur={() => {
+        setLeft(true)
+        void readTyped()
+      }}
+      onKeyDown={(e) => e.key === 'Enter' && setLeft(true)}
       onChange={(e) => {
         setRead({})
+        setLeft(false)
         onChange(inUnit(e.target.value, other))
       }}
     />

@@ -37,6 +37,24 @@ export function useKept<T>(form: string, field: string, first: T | (() => T)) {
   return [value, setValue] as const
 }
 
+/** Where in the address it stands which form of the notebook is opened. */
+export const OF_NOTEBOOK = 'notebook'
+
+/** What the fields of a form are kept under that is opened out of the notebook: as it was when it was written down. */
+export function useFormOfNotebook() {
+  const [form] = useState(() => new URLSearchParams(location.search).get(OF_NOTEBOOK))
+  return form ?? undefined
+}
+
+/**
+ * What a field held when the form was laid into the notebook, where it is opened out of it. Else what is given: what was begun
+ * yesterday says nothing of today.
+ */
+export function useOfNotebook(form: string) {
+  const opened = useFormOfNotebook() === form
+  return <T>(field: string, first: T): T => (opened ? read(draftKey(form, field), first) : first)
+}
+
 /** What the page at this address keeps its fields under: a bench opened for another jar is another form. */
 export function useHere() {
   const { pathname, search } = useLocation()

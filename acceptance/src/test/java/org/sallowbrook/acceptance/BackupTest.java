@@ -111,6 +111,39 @@ public class BackupTest extends InBrowser {
         assertThat(script(there, "restore", foreign.toString()).words()).contains("no backup");
     }
 
+    /** Some forty files that somebody tampered with: each is refused with words, runs nothing, and leaves nothing behind. */
+    @Test
+    public void aFileSomebodyTamperedWithIsRefusedAndRunsNothing() throws IOException, InterruptedException {
+        Path whole = work.resolve("to-tamper-with.backup");
+        assertThat(script(source(), "backup", whole.toString()).status()).isZero();
+        Path folder = Files.createDirectory(work.resolve("tampered"));
+        Path canary =
+                Path.of("/tmp", "sallowbrook-canary-" + ProcessHandle.current().pid());
+        ProcessBuilder maker = new ProcessBuilder(
+                        "bash", "acceptance/src/test/resources/tampered.sh", whole.toString(), folder.toString())
+                .directory(Path.of("..").toFile())
+                .redirectErrorStream(true);
+        maker.environment().put("CANARY", canary.toString());
+        Process making = maker.start();
+        String said = new String(making.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(making.waitFor()).as(said).isZero();
+        List<Path> files;
+        try (var all = Files.list(folder)) {
+            files = all.sorted().toList();
+        }
+        assertThat(files).hasSizeGreaterThanOrEqualTo(40);
+        Path place = work.resolve("never");
+        for (Path file : files) {
+            Said restored = script(Map.of("SALLOWBROOK_FOLDER", place.toString()), "restore", file.toString());
+            assertThat(restored.status()).as(file.toString()).isNotZero();
+            assertThat(restored.words()).as(file.toString()).contains("Sallowbrook: ");
+            assertThat(place.toFile().list()).as("left behind by " + file).isEmpty();
+            assertThat(canary).as("run by " + file).doesNotExist();
+        }
+        assertThat(Path.of("/tmp/climbed")).doesNotExist();
+        assertThat(Path.of("/tmp/from-the-root")).doesNotExist();
+    }
+
     @Test
     public void anEncryptedBackupWantsItsPassphrase() throws IOException, InterruptedException {
         Path file = work.resolve("secret.backup");
@@ -134,5 +167,6 @@ public class BackupTest extends InBrowser {
                 "restore",
                 file.toString());
         assertThat(right.status()).as(right.words()).isZero();
+        assertThat(right.words()).doesNotContain("Nothing proves");
     }
 }

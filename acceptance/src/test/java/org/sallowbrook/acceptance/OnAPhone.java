@@ -3,6 +3,7 @@ package org.sallowbrook.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 
 /** What is done on a phone that goes where there is no line. */
 abstract class OnAPhone extends InBrowser {
@@ -13,6 +14,18 @@ abstract class OnAPhone extends InBrowser {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => undefined)");
         go("/field/notebook");
         assertThat(section("On this device")).containsText("Cards of plants");
+    }
+
+    /** Over "Your session has ended", as whoever has the phone in the hand. */
+    protected final void signInAgain(String name) {
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true))
+                .fill(name);
+        dialog.getByLabel("Password", new Locator.GetByLabelOptions().setExact(true))
+                .fill("merrow-demo");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign in"))
+                .click();
+        assertThat(dialog).hasCount(0);
     }
 
     /** Without a line, from the page of the stand: picked, not weighed, kept in the notebook. */

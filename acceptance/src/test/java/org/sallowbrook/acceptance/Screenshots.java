@@ -4,10 +4,18 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo data. No test by its name: runs only by ./sallowbrook screenshots. */
@@ -68,11 +76,8 @@ public class Screenshots extends InBrowser {
         shot("course");
         go("/dosing");
         link("Corwen Holm").first().click();
-        field("Name of the substance, as on the packet").fill("ibuprofen");
-        region("Medicines found")
-                .or(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Medicines found")))
-                .first()
-                .waitFor();
+        field("Name of the substance, as on the packet").fill("zorbatrin");
+        page.getByText("is not known here").waitFor();
         shot("person");
         go("/tracing");
         choose("Follow", "Meadowsweet, north ditch");
@@ -106,10 +111,58 @@ public class Screenshots extends InBrowser {
         }
         region("Harvest findings").waitFor();
         shot("harvest-phone");
-        page.setViewportSize(1280, 800);
+        astray();
+    }
+
+    /** What keeps people from being led astray: the help page at the desk, on a phone and on paper, and a second who signs. */
+    private void astray() {
+        List<byte[]> pictures = new ArrayList<>();
         go("/help");
         heading("Something is wrong").waitFor();
-        shot("help");
+        pictures.add(page.screenshot());
+        page.setViewportSize(1280, 800);
+        pictures.add(page.screenshot());
+        page.setViewportSize(700, 990);
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        pictures.add(page.screenshot());
+        newPage(1000, 800);
+        signIn("tam");
+        go("/shelf");
+        link("German chamomile").first().click();
+        heading("German chamomile").waitFor();
+        field("What resolved it").fill("asked the grower");
+        button("Release").click();
+        page.getByText("two people together").first().waitFor();
+        page.getByText("two people together").first().scrollIntoViewIfNeeded();
+        pictures.add(page.screenshot());
+        List<BufferedImage> images = pictures.stream().map(Screenshots::image).toList();
+        int height = 800;
+        int width = images.stream()
+                .mapToInt(i -> i.getWidth() * height / i.getHeight() + 8)
+                .sum();
+        BufferedImage sheet = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = sheet.createGraphics();
+        pen.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        int x = 0;
+        for (BufferedImage image : images) {
+            int w = image.getWidth() * height / image.getHeight();
+            pen.drawImage(image, x, 0, w, height, null);
+            x += w + 8;
+        }
+        pen.dispose();
+        try {
+            ImageIO.write(sheet, "png", FOLDER.resolve("astray.png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static BufferedImage image(byte[] png) {
+        try {
+            return ImageIO.read(new ByteArrayInputStream(png));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Every preparation's vessel as its bench first draws it, on one page. */

@@ -29,6 +29,16 @@ public class TypedTest extends InBrowser {
             {"/making/salve", null},
             {"/making/dry", null},
             {"/needs", null},
+            {"/dosing/people/new", null},
+            {"/dosing/new", null},
+            {"/household", null},
+            {"/making/reduce", null},
+            {"/making/measures", null},
+            {"/shelf/vessels", null},
+            {"/making/percolation", null},
+            {"/making/joined", null},
+            {"/making/cream", null},
+            {"/making/kept", null},
         };
     }
 

@@ -69,6 +69,16 @@ final class Client {
         return client;
     }
 
+    Answer asked(String path, String header, String value) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header(header, value)
+                .GET());
+    }
+
+    boolean signedIn() {
+        return get("/api/session").body().path("signedIn").asBoolean();
+    }
+
     Answer get(String path) {
         return send(HttpRequest.newBuilder(URI.create(url + path)).GET());
     }
@@ -115,6 +125,11 @@ final class Client {
                 .body()
                 .path("id")
                 .asString();
+    }
+
+    /** As a page that believes another account to be signed in. */
+    Answer meantFor(String account, String method, String path, Object body) {
+        return send(json(method, path, JSON.writeValueAsString(body)).header("Sallowbrook-Account", account));
     }
 
     private HttpRequest.Builder json(String method, String path, String body) {

@@ -108,4 +108,23 @@ public class SafetyOfAccessTest extends ServerTest {
         assertThat(answer.body().path("detail")).isEqualTo(unknown.body().path("detail"));
         lantern.get(path.formatted("nonsense")).expect(404);
     }
+
+    /** A page speaks for one account; what it sends is not done in the name of whoever is signed in meanwhile. */
+    @Test
+    public void whatIsMeantForAnotherAccountIsNotDone() {
+        Client tam = as("tam");
+        String his = tam.get("/api/session").body().path("account").asString();
+        String hers = as("ilse").get("/api/session").body().path("account").asString();
+        String stand = stand(tam, "The three limes").path("id").asString();
+        String path = "/api/field/stands/" + stand + "/sightings";
+        Map<String, Object> seen = Map.of("id", id(), "stage", "FLOWERING", "on", today().toString());
+        int before = tam.get(path).body().size();
+        tam.meantFor(hers, "POST", path, seen).expect(401);
+        tam.meantFor(hers, "GET", "/api/field/stands", Map.of()).expect(401);
+        tam.meantFor(hers, "DELETE", "/api/session", Map.of()).expect(401);
+        assertThat(tam.get(path).body().size()).isEqualTo(before);
+        tam.meantFor(hers, "GET", "/api/session", Map.of()).expect(200);
+        tam.meantFor(his, "POST", path, seen).expect(200);
+        assertThat(tam.get(path).body().size()).isEqualTo(before + 1);
+    }
 }

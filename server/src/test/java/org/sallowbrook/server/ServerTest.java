@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.flywaydb.core.Flyway;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.SimulatedClock;
@@ -29,7 +30,7 @@ import tools.jackson.databind.JsonNode;
         properties = {"springdoc.default-produces-media-type=application/json", "springdoc.api-docs.version=openapi_3_1"
         })
 @ActiveProfiles("demo")
-@Import(ServerTest.EmptyDatabase.class)
+@Import({ServerTest.EmptyDatabase.class, Statements.class})
 abstract class ServerTest extends AbstractTestNGSpringContextTests {
 
     @TestConfiguration
@@ -59,8 +60,12 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
     @LocalServerPort
     int port;
 
+    private static final Map<String, Client> SIGNED_IN = new ConcurrentHashMap<>();
+
+    /** Signed in once for all classes, for a password is slow to check on purpose; anew where a test ended the session. */
     final Client as(String name) {
-        return Client.of(port, name);
+        return SIGNED_IN.compute(
+                name + " " + port, (k, known) -> known != null && known.signedIn() ? known : Client.of(port, name));
     }
 
     @Autowired

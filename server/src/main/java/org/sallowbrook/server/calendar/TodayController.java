@@ -1,5 +1,6 @@
 package org.sallowbrook.server.calendar;
 
+import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -10,6 +11,12 @@ class TodayController {
 
     TodayController(TodayService today) {
         this.today = today;
+    }
+
+    /** How much waits at each landing, for every page: kept until something changes. */
+    @GetMapping("/api/calendar/landings")
+    List<TodayService.LandingView> landings() {
+        return today.landings();
     }
 
     @GetMapping("/api/calendar/today")

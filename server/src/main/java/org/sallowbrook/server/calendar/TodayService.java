@@ -5,10 +5,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
+import org.sallowbrook.server.platform.Kept;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,26 +28,46 @@ public class TodayService {
 
     public record TodayView(LocalDate today, List<Due> tasks) {}
 
+    public record LandingView(String landing, Integer waiting) {}
+
     private final List<DueSource> rooms;
     private final PeopleService people;
     private final Clock clock;
+    private final Kept kept;
 
-    TodayService(List<DueSource> rooms, PeopleService people, Clock clock) {
+    TodayService(List<DueSource> rooms, PeopleService people, Clock clock, Kept kept) {
+        this.kept = kept;
         this.rooms = rooms;
         this.people = people;
         this.clock = clock;
     }
 
+    /** How much waits, by landing. */
+    public List<LandingView> landings() {
+        Map<String, Long> waiting = today().tasks().stream()
+                .collect(Collectors.groupingBy(Due::landing, TreeMap::new, Collectors.counting()));
+        return waiting.entrySet().stream()
+                .map(e -> new LandingView(e.getKey(), e.getValue().intValue()))
+                .toList();
+    }
+
     public TodayView today() {
         LocalDate today = people.today();
         Instant now = clock.instant();
-        DueSource.Span span = new DueSource.Span(today.minusDays(STILL_TOLD_DAYS), today, today, now, people.zone());
+        List<Due> all = kept.answer("due today", now, () -> until(today, now));
         // What falls due later today is told from the morning on, but for a weighing, which has its hour.
-        List<Due> tasks = between(span).stream()
-                .filter(d -> d.kind() != Due.Kind.WEIGH || !d.at().isAfter(now))
+        return new TodayView(
+                today,
+                all.stream()
+                        .filter(d -> d.kind() != Due.Kind.WEIGH || !d.at().isAfter(now))
+                        .toList());
+    }
+
+    private List<Due> until(LocalDate today, Instant now) {
+        DueSource.Span span = new DueSource.Span(today.minusDays(STILL_TOLD_DAYS), today, today, now, people.zone());
+        return between(span).stream()
                 .sorted(Comparator.comparing(Due::kind).thenComparing(Due::at))
                 .toList();
-        return new TodayView(today, tasks);
     }
 
     /** When the next thing falls due that is not due yet. */
@@ -57,6 +81,7 @@ public class TodayService {
     }
 
     private List<Due> between(DueSource.Span span) {
+        rooms.forEach(DueSource::ahead);
         return rooms.stream().flatMap(r -> r.due(span).stream()).toList();
     }
 }

@@ -18,6 +18,7 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -52,6 +53,7 @@ public class AnswerService {
     private final LooseningService loosening;
     private final Once once;
     private final Clock clock;
+    private final Reading reading;
 
     AnswerService(
             ProfessionalAnswers answers,
@@ -59,7 +61,9 @@ public class AnswerService {
             HerbariumService herbarium,
             LooseningService loosening,
             Once once,
-            Clock clock) {
+            Clock clock,
+            Reading reading) {
+        this.reading = reading;
         this.answers = answers;
         this.people = people;
         this.herbarium = herbarium;
@@ -100,7 +104,7 @@ public class AnswerService {
     @Transactional(readOnly = true)
     public List<AnswerView> of(UUID personId) {
         Set<String> takes = takes(personId);
-        return answers.findAllByPersonIdOrderByOnDayDescIdDesc(personId).stream()
+        return answersOf(personId).stream()
                 .map(a -> new AnswerView(
                         a.id,
                         a.personId,
@@ -117,7 +121,7 @@ public class AnswerService {
     /** Plants of which somebody who may say so has said that they go with what the person takes now. */
     Set<String> goWell(UUID personId) {
         Set<String> takes = takes(personId);
-        return answers.findAllByPersonIdOrderByOnDayDescIdDesc(personId).stream()
+        return answersOf(personId).stream()
                 .filter(a -> a.goes && holds(a, takes))
                 .map(a -> a.taxonId)
                 .collect(Collectors.toSet());
@@ -125,7 +129,7 @@ public class AnswerService {
 
     /** Those of which they said no, newest first: that holds whatever is taken since. */
     List<ProfessionalAnswer> against(UUID personId, Set<String> plants) {
-        return answers.findAllByPersonIdOrderByOnDayDescIdDesc(personId).stream()
+        return answersOf(personId).stream()
                 .filter(a -> !a.goes && plants.contains(a.taxonId))
                 .toList();
     }
@@ -145,6 +149,15 @@ public class AnswerService {
         answer.strike(clock.instant(), reason);
         answers.saveAndFlush(answer);
         return of(answer.personId);
+    }
+
+    private List<ProfessionalAnswer> answersOf(UUID personId) {
+        return reading.listOf(
+                Reading.Of.PERSON,
+                "answers",
+                personId,
+                answers::findAllByPersonIdInOrderByOnDayDescIdDesc,
+                a -> a.personId);
     }
 
     private Set<String> takes(UUID personId) {

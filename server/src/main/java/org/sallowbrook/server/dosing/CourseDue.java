@@ -24,9 +24,16 @@ public class CourseDue implements DueSource {
     private static final int ASK_AGAIN_DAYS = 7;
 
     private final CourseService courses;
+    private final Running running;
 
-    CourseDue(CourseService courses) {
+    CourseDue(CourseService courses, Running running) {
+        this.running = running;
         this.courses = courses;
+    }
+
+    @Override
+    public void ahead() {
+        running.courses();
     }
 
     @Override

@@ -22,6 +22,7 @@ import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.stereotype.Service;
@@ -95,6 +96,8 @@ public class CourseService {
     private final AskedAfters askedAfters;
     private final Diaries diaries;
     private final Once once;
+    private final Reading reading;
+    private final Running running;
 
     CourseService(
             Courses courses,
@@ -108,7 +111,11 @@ public class CourseService {
             Gatekeeper gatekeeper,
             AskedAfters askedAfters,
             Diaries diaries,
-            Once once) {
+            Once once,
+            Reading reading,
+            Running running) {
+        this.running = running;
+        this.reading = reading;
         this.courses = courses;
         this.doses = doses;
         this.people = people;
@@ -194,12 +201,7 @@ public class CourseService {
     /** Courses under way. */
     @Transactional(readOnly = true)
     public List<CourseView> running() {
-        return courses
-                .findAllByStatusAndLastDayGreaterThanEqualOrderByStartOnDescIdDesc(
-                        CourseEntity.Status.RUNNING, people.today())
-                .stream()
-                .map(this::view)
-                .toList();
+        return running.courses().stream().map(this::view).toList();
     }
 
     @Transactional(readOnly = true)
@@ -258,7 +260,8 @@ public class CourseService {
         LotView lot = shelf.lot(c.lotId);
         PeopleService.PersonView person = people.one(c.personId);
         List<Finding> findings = new ArrayList<>(gates.findings(request, plan, people.today(), null, 0, 0));
-        List<DoseTaken> taken = doses.findAllByCourseId(c.id);
+        List<DoseTaken> taken =
+                reading.listOf(Reading.Of.COURSE, "doses", c.id, doses::findAllByCourseIdIn, d -> d.courseId);
         Adherence.Result adherence = Adherence.compare(
                 plan,
                 request.timing() == null ? null : request.timing().overMinutes(),
@@ -296,13 +299,28 @@ public class CourseService {
                 DangerSigns.NOW,
                 DangerSigns.TODAY,
                 person.recipient(),
-                askedAfters.findAllByCourseIdOrderByOnDayDescIdDesc(c.id).stream()
+                reading
+                        .listOf(
+                                Reading.Of.COURSE,
+                                "asked",
+                                c.id,
+                                askedAfters::findAllByCourseIdInOrderByOnDayDescIdDesc,
+                                a -> a.courseId)
+                        .stream()
                         .map(a -> new AskedView(a.id, a.onDay, a.words, a.askedBy))
                         .toList(),
                 Boolean.TRUE.equals(request.untilBetter()),
-                diaries.existsById(c.id),
+                !reading.listOf(Reading.Of.COURSE, "diary", c.id, diaries::findAllById, d -> d.id)
+                        .isEmpty(),
                 c.followsId == null ? null : phase(find(c.followsId)),
-                courses.findAllByFollowsIdOrderByStartOn(c.id).stream()
+                reading
+                        .listOf(
+                                Reading.Of.COURSE,
+                                "after",
+                                c.id,
+                                courses::findAllByFollowsIdInOrderByStartOn,
+                                after -> java.util.Objects.requireNonNull(after.followsId))
+                        .stream()
                         .map(this::phase)
                         .toList());
     }

@@ -6,6 +6,7 @@ import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.server.making.Measures;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.shelf.LotView;
 import org.springframework.stereotype.Component;
 
@@ -14,8 +15,10 @@ import org.springframework.stereotype.Component;
 class CourseUnits {
 
     private final Measures measures;
+    private final Reading reading;
 
-    CourseUnits(Measures measures) {
+    CourseUnits(Measures measures, Reading reading) {
+        this.reading = reading;
         this.measures = measures;
     }
 
@@ -24,12 +27,14 @@ class CourseUnits {
     }
 
     List<DoseUnits.Offered> of(LotView lot) {
-        Map<HouseMeasure, Double> own = measures.mostMl(List.of(
-                HouseMeasure.LEVEL_TEASPOON,
-                HouseMeasure.LEVEL_TABLESPOON,
-                HouseMeasure.CUP,
-                HouseMeasure.DROP,
-                HouseMeasure.SQUIRT));
+        Map<HouseMeasure, Double> own = reading.once(
+                "own measures",
+                () -> measures.mostMl(List.of(
+                        HouseMeasure.LEVEL_TEASPOON,
+                        HouseMeasure.LEVEL_TABLESPOON,
+                        HouseMeasure.CUP,
+                        HouseMeasure.DROP,
+                        HouseMeasure.SQUIRT)));
         return DoseUnits.of(
                 grams(lot),
                 lot.strengthPercent() == null

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Pageable;
@@ -17,8 +18,8 @@ interface Courses extends JpaRepository<CourseEntity, UUID> {
             + " order by c.startOn desc, c.id desc")
     Slice<CourseEntity> over(CourseEntity.Status running, LocalDate day, Pageable page);
 
-    List<CourseEntity> findAllByFollowsIdOrderByStartOn(UUID followsId);
+    List<CourseEntity> findAllByFollowsIdInOrderByStartOn(Collection<UUID> followsIds);
 
-    List<CourseEntity> findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
-            UUID personId, CourseEntity.Status status, LocalDate day);
+    List<CourseEntity> findAllByPersonIdInAndStatusAndLastDayGreaterThanEqual(
+            Collection<UUID> personIds, CourseEntity.Status status, LocalDate day);
 }

@@ -23,6 +23,7 @@ import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +69,8 @@ public class DiaryService implements DueSource {
     private final PeopleService people;
     private final Once once;
     private final Clock clock;
+    private final Running running;
+    private final Reading reading;
 
     DiaryService(
             Diaries diaries,
@@ -77,7 +80,11 @@ public class DiaryService implements DueSource {
             DosesTaken doses,
             PeopleService people,
             Once once,
-            Clock clock) {
+            Clock clock,
+            Running running,
+            Reading reading) {
+        this.reading = reading;
+        this.running = running;
         this.diaries = diaries;
         this.days = days;
         this.courses = courses;
@@ -211,11 +218,10 @@ public class DiaryService implements DueSource {
         if (!span.holds(today)) {
             return List.of();
         }
-        List<CourseEntity> running = courses.findAllByStatusAndLastDayGreaterThanEqualOrderByStartOnDescIdDesc(
-                CourseEntity.Status.RUNNING, today);
-        Map<UUID, Diary> kept = diaries
-                .findAllById(running.stream().map(c -> c.id).toList())
-                .stream()
+        List<CourseEntity> running = this.running.courses();
+        Map<UUID, Diary> kept = running.stream()
+                .flatMap(
+                        c -> reading.listOf(Reading.Of.COURSE, "diary", c.id, diaries::findAllById, d -> d.id).stream())
                 .collect(Collectors.toMap(d -> d.id, Function.identity()));
         Set<UUID> noted = days.findAllByCourseIdInAndOnDay(kept.keySet(), today).stream()
                 .map(d -> d.courseId)

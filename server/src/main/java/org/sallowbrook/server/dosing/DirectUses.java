@@ -2,6 +2,7 @@ package org.sallowbrook.server.dosing;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Pageable;
@@ -9,7 +10,7 @@ import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DirectUses extends JpaRepository<DirectUse, UUID> {
-    List<DirectUse> findAllByPersonIdAndOnDayGreaterThanEqual(UUID personId, LocalDate from);
+    List<DirectUse> findAllByPersonIdInAndOnDayGreaterThanEqual(Collection<UUID> personIds, LocalDate from);
 
     List<DirectUse> findAllByPersonIdAndNotedAtGreaterThan(UUID personId, Instant since);
 

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.sallowbrook.core.dosing.DosingGate;
@@ -12,6 +13,8 @@ interface DosesTaken extends JpaRepository<DoseTaken, UUID> {
     record OfPerson(UUID courseId, UUID lotId, DosingGate.Way way, LocalDate onDay, double ml) {}
 
     List<DoseTaken> findAllByCourseId(UUID courseId);
+
+    List<DoseTaken> findAllByCourseIdIn(Collection<UUID> courseIds);
 
     /** What a person took since a day, whatever became of the course. */
     @Query("select new org.sallowbrook.server.dosing.DosesTaken$OfPerson(d.courseId, c.lotId, c.way, d.onDay, d.ml)"

@@ -2,6 +2,7 @@ package org.sallowbrook.server.dosing;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.shelf.Products;
 import org.springframework.stereotype.Component;
 
@@ -43,6 +45,7 @@ class Exposures {
     private final TakenDays doses;
     private final Products products;
     private final CourseStore store;
+    private final Reading reading;
 
     Exposures(
             Courses courses,
@@ -50,7 +53,9 @@ class Exposures {
             HerbariumService herbarium,
             TakenDays doses,
             Products products,
-            CourseStore store) {
+            CourseStore store,
+            Reading reading) {
+        this.reading = reading;
         this.courses = courses;
         this.uses = uses;
         this.herbarium = herbarium;
@@ -59,16 +64,50 @@ class Exposures {
         this.store = store;
     }
 
+    /** These will be asked for: what they took is read at once, and the lots it was of are announced. */
+    void ahead(Collection<UUID> persons, LocalDate until) {
+        for (UUID person : persons) {
+            products.ahead(taken(person, until.minusDays(LOOK_BACK_DAYS)).stream()
+                    .map(DosesTaken.OfPerson::lotId)
+                    .distinct()
+                    .toList());
+        }
+    }
+
+    private List<DosesTaken.OfPerson> taken(UUID personId, LocalDate from) {
+        return reading.of(Reading.Of.PERSON, "taken since " + from, personId, ids -> doses.of(ids, from), List.of());
+    }
+
     List<TakenOf> history(UUID personId, LocalDate until) {
-        List<DosesTaken.OfPerson> taken = doses.of(personId, until.minusDays(LOOK_BACK_DAYS));
+        return reading.once(List.of("history", personId, until), () -> read(personId, until));
+    }
+
+    private List<TakenOf> read(UUID personId, LocalDate until) {
+        LocalDate from = until.minusDays(LOOK_BACK_DAYS);
+        List<DosesTaken.OfPerson> taken = taken(personId, from);
         Map<UUID, Product> contents = products.contents(
                 taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
         List<TakenOf> all = new ArrayList<>();
         taken.forEach(
                 t -> all.add(new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), (Double) t.ml())));
-        uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, until.minusDays(LOOK_BACK_DAYS))
+        reading.listOf(
+                        Reading.Of.PERSON,
+                        "direct uses since " + from,
+                        personId,
+                        ids -> uses.findAllByPersonIdInAndOnDayGreaterThanEqual(ids, from),
+                        u -> u.personId)
                 .forEach(u -> all.add(new TakenOf(u.id, u.way, itself(u), u.onDay, u.ml == null ? u.grams : u.ml)));
         return all;
+    }
+
+    private List<CourseEntity> running(UUID personId, LocalDate on) {
+        return reading.listOf(
+                Reading.Of.PERSON,
+                "running on " + on,
+                personId,
+                ids -> courses.findAllByPersonIdInAndStatusAndLastDayGreaterThanEqual(
+                        ids, CourseEntity.Status.RUNNING, on),
+                c -> c.personId);
     }
 
     /** The plant that was used as it was, by the gram. */
@@ -104,8 +143,7 @@ class Exposures {
      */
     List<TakenOf> planned(UUID personId, UUID but, LocalDate today) {
         List<TakenOf> all = new ArrayList<>();
-        for (CourseEntity course : courses.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
-                personId, CourseEntity.Status.RUNNING, today)) {
+        for (CourseEntity course : running(personId, today)) {
             if (course.id.equals(but)) {
                 continue;
             }
@@ -136,8 +174,7 @@ class Exposures {
     List<Taking> others(UUID personId, UUID but, LocalDate on, List<TakenOf> history) {
         List<Taking> all = new ArrayList<>();
         Set<UUID> counted = new HashSet<>(Set.of(but));
-        for (CourseEntity other : courses.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(
-                personId, CourseEntity.Status.RUNNING, on)) {
+        for (CourseEntity other : running(personId, on)) {
             if (other.way != DosingGate.Way.MOUTH || !counted.add(other.id)) {
                 continue;
             }

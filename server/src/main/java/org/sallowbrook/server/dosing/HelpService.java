@@ -116,7 +116,10 @@ public class HelpService {
                 call.poisonCentre(),
                 Stream.concat(
                                 taken.stream().map(t -> lately(t, lots.get(t.lotId()), contents.get(t.lotId()))),
-                                uses.findAllByPersonIdAndOnDayGreaterThanEqual(personId, today.minusDays(DAYS)).stream()
+                                uses
+                                        .findAllByPersonIdInAndOnDayGreaterThanEqual(
+                                                List.of(personId), today.minusDays(DAYS))
+                                        .stream()
                                         .map(this::lately))
                         .sorted(Comparator.comparing(TakenLately::on).reversed())
                         .toList(),
@@ -142,7 +145,8 @@ public class HelpService {
     }
 
     private List<CourseEntity> running(UUID personId, LocalDate today) {
-        return all.findAllByPersonIdAndStatusAndLastDayGreaterThanEqual(personId, CourseEntity.Status.RUNNING, today);
+        return all.findAllByPersonIdInAndStatusAndLastDayGreaterThanEqual(
+                List.of(personId), CourseEntity.Status.RUNNING, today);
     }
 
     private TakenLately lately(DirectUse u) {

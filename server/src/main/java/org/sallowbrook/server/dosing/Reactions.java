@@ -1,5 +1,6 @@
 package org.sallowbrook.server.dosing;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -8,6 +9,8 @@ import org.springframework.data.jpa.repository.Query;
 
 interface Reactions extends JpaRepository<ReactionEntity, UUID> {
     List<ReactionEntity> findAllByPersonIdOrderByOnDayDescIdDesc(UUID personId);
+
+    List<ReactionEntity> findAllByPersonIdInOrderByOnDayDescIdDesc(Collection<UUID> personIds);
 
     /** Ids are kept with spaces between. */
     @Query("select r from ReactionEntity r where concat(' ', r.taxa, ' ') like concat('% ', :taxon, ' %')"

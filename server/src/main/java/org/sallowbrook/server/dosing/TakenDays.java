@@ -4,7 +4,10 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.server.platform.Member;
@@ -20,11 +23,11 @@ class TakenDays {
 
     // Native SQL is not filtered by household, so it carries it. Days as numbers: cheaper by far than dates in a list.
     private static final String BY_COURSE = """
-            select c.id, c.lot_id, c.way, array_agg(d.day) as days, array_agg(d.ml) as mls
+            select c.id, c.person_id, c.lot_id, c.way, array_agg(d.day) as days, array_agg(d.ml) as mls
             from course c join (
                 select course_id, on_day - date '1970-01-01' as day, sum(ml) as ml from dose_taken
                 where household_id = :household and struck_at is null and on_day >= :from
-                  and course_id in (select id from course where household_id = :household and person_id = :person)
+                  and course_id in (select id from course where household_id = :household and person_id in (:persons))
                 group by course_id, on_day
             ) d on d.course_id = c.id
             group by c.id""";
@@ -36,14 +39,14 @@ class TakenDays {
     }
 
     /** Whatever became of the course. */
-    List<DosesTaken.OfPerson> of(UUID person, LocalDate from) {
-        List<DosesTaken.OfPerson> all = new ArrayList<>();
+    Map<UUID, List<DosesTaken.OfPerson>> of(Set<UUID> persons, LocalDate from) {
+        Map<UUID, List<DosesTaken.OfPerson>> all = new HashMap<>();
         jdbc.sql(BY_COURSE)
                 .param("household", Member.current().householdId())
-                .param("person", person)
+                .param("persons", persons)
                 .param("from", from)
                 .query(row -> {
-                    add(row, all);
+                    add(row, all.computeIfAbsent(row.getObject("person_id", UUID.class), x -> new ArrayList<>()));
                 });
         return all;
     }

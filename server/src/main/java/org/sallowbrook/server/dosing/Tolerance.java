@@ -16,6 +16,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.field.ContactService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.LooseningService;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.stereotype.Component;
 
 /** What a person bore and did not bear: trials, reactions, and contacts with plants that irritate. */
@@ -27,13 +28,16 @@ class Tolerance {
     private final ContactService contacts;
     private final HerbariumService herbarium;
     private final LooseningService loosening;
+    private final Reading reading;
 
     Tolerance(
             PlantTrials trials,
             Reactions reactions,
             ContactService contacts,
             HerbariumService herbarium,
-            LooseningService loosening) {
+            LooseningService loosening,
+            Reading reading) {
+        this.reading = reading;
         this.loosening = loosening;
         this.trials = trials;
         this.reactions = reactions;
@@ -43,7 +47,7 @@ class Tolerance {
 
     /** Whether a first small trial of every plant in it still speaks for this person. */
     boolean tried(UUID personId, Product product, DosingGate.Way way, List<Exposures.TakenOf> history, LocalDate on) {
-        List<PlantTrial> own = trials.findAllByPersonId(personId);
+        List<PlantTrial> own = trialsOf(personId);
         return product.herbs().stream()
                 .map(h -> h.taxon().id())
                 .allMatch(id -> FirstTrial.holds(
@@ -62,6 +66,10 @@ class Tolerance {
                         on));
     }
 
+    private List<PlantTrial> trialsOf(UUID personId) {
+        return reading.listOf(Reading.Of.PERSON, "trials", personId, trials::findAllByPersonIdIn, t -> t.personId);
+    }
+
     /** What was noted as not borne and taken back since. */
     List<Finding> takenBack(UUID personId, Set<Taxon> plants) {
         return loosening.toldOf(personId, plants.stream().map(Taxon::id).collect(Collectors.toSet()));
@@ -70,7 +78,7 @@ class Tolerance {
     /** What the person's history says of these plants. */
     List<Finding> check(UUID personId, String name, Set<Taxon> plants) {
         List<Finding> findings = new ArrayList<>();
-        Set<String> badly = trials.findAllByPersonId(personId).stream()
+        Set<String> badly = trialsOf(personId).stream()
                 .filter(t -> !t.well)
                 .map(t -> t.taxonId)
                 .collect(Collectors.toSet());
@@ -90,7 +98,14 @@ class Tolerance {
 
     /** Plants that this person must not be offered, and why. */
     List<Reaction.Noted> history(UUID personId) {
-        List<Reaction.Noted> all = new ArrayList<>(reactions.findAllByPersonIdOrderByOnDayDescIdDesc(personId).stream()
+        List<Reaction.Noted> all = new ArrayList<>(reading
+                .listOf(
+                        Reading.Of.PERSON,
+                        "reactions",
+                        personId,
+                        reactions::findAllByPersonIdInOrderByOnDayDescIdDesc,
+                        r -> r.personId)
+                .stream()
                 .map(this::read)
                 .toList());
         // What only irritates on touching is the plant's way with everybody; blisters and breath are this person's.

@@ -20,6 +20,7 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -53,6 +54,7 @@ public class ContactService {
     private final LooseningService loosening;
     private final Once once;
     private final Clock clock;
+    private final Reading reading;
 
     ContactService(
             ContactEntities contacts,
@@ -60,7 +62,9 @@ public class ContactService {
             PeopleService people,
             LooseningService loosening,
             Once once,
-            Clock clock) {
+            Clock clock,
+            Reading reading) {
+        this.reading = reading;
         this.contacts = contacts;
         this.herbarium = herbarium;
         this.people = people;
@@ -113,7 +117,9 @@ public class ContactService {
     /** Of one person with any plant. */
     @Transactional(readOnly = true)
     public List<Met> ofPerson(UUID personId) {
-        return contacts.findAllByPersonId(personId).stream()
+        return reading
+                .listOf(Reading.Of.PERSON, "contacts", personId, contacts::findAllByPersonIdIn, c -> c.personId)
+                .stream()
                 .map(c -> new Met(c.taxonId, c.onDay, c.reaction))
                 .toList();
     }

@@ -8,6 +8,7 @@ import org.sallowbrook.core.field.LookAgain;
 import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,15 +17,26 @@ import org.springframework.transaction.annotation.Transactional;
 class LookAgainDue implements DueSource {
 
     private final StandService stands;
+    private final Reading reading;
 
-    LookAgainDue(StandService stands) {
+    LookAgainDue(StandService stands, Reading reading) {
+        this.reading = reading;
         this.stands = stands;
     }
 
     @Override
     @Transactional(readOnly = true)
     public List<Due> due(Span span) {
-        return stands.stands().stream().flatMap(s -> of(s, span).stream()).toList();
+        return all().stream().flatMap(s -> of(s, span).stream()).toList();
+    }
+
+    @Override
+    public void ahead() {
+        all();
+    }
+
+    private List<StandService.StandView> all() {
+        return reading.once("stands", stands::stands);
     }
 
     private static List<Due> of(StandService.StandView stand, Span span) {

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.herbarium;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -23,11 +24,13 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.server.platform.Range;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.ServletWebRequest;
 
 @RestController
 @RequestMapping("/api/herbarium")
@@ -299,7 +302,13 @@ class HerbariumController {
 
     /** Every card whole, for a device that goes where there is no line. */
     @GetMapping("/cards")
-    List<TaxonView> cards() {
+    @Nullable
+    List<TaxonView> cards(ServletWebRequest request, HttpServletResponse response) {
+        // The device may keep them, and asks each time whether they are still these.
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
+        if (request.checkNotModified(herbarium.revision())) {
+            return null;
+        }
         return herbarium.herbarium().taxa().stream().map(this::view).toList();
     }
 

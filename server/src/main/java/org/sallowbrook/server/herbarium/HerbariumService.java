@@ -38,6 +38,9 @@ public class HerbariumService implements Regions {
     private final Identifier shippedIdentifier;
     private final OwnCards cards;
     private final FigureChecks checks;
+    /** Shipped cards change with the application, which is started anew for it. */
+    private final String started = UUID.randomUUID().toString().substring(0, 8);
+
     private final Map<UUID, Seen> seen = new ConcurrentHashMap<>();
 
     HerbariumService(OwnCards cards, FigureChecks checks) throws IOException {
@@ -69,6 +72,15 @@ public class HerbariumService implements Regions {
                 .distinct()
                 .sorted()
                 .toList();
+    }
+
+    /** Changes whenever a card may have. */
+    String revision() {
+        Seen now = seen();
+        return now == null
+                ? started
+                : started + "-" + now.cards() + "-" + now.checks() + "-"
+                        + (now.newest() == null ? 0 : now.newest().toEpochMilli());
     }
 
     ShippedCards shipped() {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.measure.Checks;
@@ -78,6 +79,13 @@ public class HouseholdService {
     /** No letters that are taken for others. */
     private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 
+    /** As it is dialled, or none. */
+    private static final Pattern NUMBER = Pattern.compile("|\\+?[0-9*#](?:[ ./()-]{0,2}[0-9*#]){1,24}");
+
+    /** The same with words around it, "the island's, 000 1"; nothing that another program would run. */
+    private static final Pattern WITH_A_NUMBER =
+            Pattern.compile("|(?=.{2,120}$)(?=.*[0-9].*[0-9])[\\p{L}0-9+][\\p{L}\\p{N} .,'’()/+*#-]*");
+
     private final Accounts accounts;
     private final Households households;
     private final SignIn signIn;
@@ -135,13 +143,17 @@ public class HouseholdService {
                 .that(!request.name().isBlank() && request.name().length() <= 120, "name", "must have 1 to 120 letters")
                 .that(
                         request.emergencyNumber() == null
-                                || request.emergencyNumber().length() <= 60,
+                                || NUMBER.matcher(request.emergencyNumber().strip())
+                                        .matches(),
                         "emergencyNumber",
-                        "must have at most 60 letters")
+                        "must be a number as it is dialled, such as 112 or +00 12 345")
                 .that(
-                        request.poisonCentre() == null || request.poisonCentre().length() <= 120,
+                        request.poisonCentre() == null
+                                || WITH_A_NUMBER
+                                        .matcher(request.poisonCentre().strip())
+                                        .matches(),
                         "poisonCentre",
-                        "must have at most 120 letters")
+                        "must hold the number to dial, in at most 120 letters, with its name before or behind it")
                 .that(isZone(request.zone()), "zone", "must be a time zone such as Europe/London")
                 .done();
         regions.check("region", request.region());

@@ -5,8 +5,10 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.measure.Finding;
@@ -15,6 +17,7 @@ import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -47,9 +50,16 @@ public class LooseningService {
     private final Gatekeeper gatekeeper;
     private final PeopleService people;
     private final Clock clock;
+    private final Reading reading;
 
     LooseningService(
-            LoosenedLines lines, SecondService seconds, Gatekeeper gatekeeper, PeopleService people, Clock clock) {
+            LoosenedLines lines,
+            SecondService seconds,
+            Gatekeeper gatekeeper,
+            PeopleService people,
+            Clock clock,
+            Reading reading) {
+        this.reading = reading;
         this.lines = lines;
         this.seconds = seconds;
         this.gatekeeper = gatekeeper;
@@ -104,17 +114,41 @@ public class LooseningService {
     /** What was taken back of a stand, or of lots, for whoever is about to use them. */
     @Transactional(readOnly = true)
     public List<Finding> told(Collection<UUID> subjects) {
-        return subjects.isEmpty()
-                ? List.of()
-                : lines.findAllBySubjectIdInOrderByAtDesc(subjects, Limit.of(SHOWN)).stream()
-                        .map(l -> Finding.note("TAKEN_BACK", told(l), "It may be used; whoever uses it should know."))
-                        .toList();
+        UUID all = new UUID(0, 0);
+        return told(Map.of(all, List.copyOf(subjects))).getOrDefault(all, List.of());
+    }
+
+    /** The same of many, each with what it comes from. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Finding>> told(Map<UUID, List<UUID>> subjects) {
+        Set<UUID> all = subjects.values().stream().flatMap(List::stream).collect(Collectors.toSet());
+        if (all.isEmpty()) {
+            return Map.of();
+        }
+        List<Loosened> found =
+                lines.findAllBySubjectIdInOrderByAtDesc(all, Limit.of(SHOWN * Math.max(1, subjects.size())));
+        return subjects.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        e -> found.stream()
+                                .filter(l -> e.getValue().contains(l.subjectId))
+                                .limit(SHOWN)
+                                .map(l -> Finding.note(
+                                        "TAKEN_BACK", told(l), "It may be used; whoever uses it should know."))
+                                .toList()));
     }
 
     /** What was taken back of what somebody did not bear of these plants. */
     @Transactional(readOnly = true)
     public List<Finding> toldOf(UUID person, Set<String> plants) {
-        return lines.findAllBySubjectIdOrderByAtDesc(person, Limit.of(SHOWN)).stream()
+        return reading
+                .listOf(
+                        Reading.Of.PERSON,
+                        "taken back",
+                        person,
+                        ids -> lines.findAllBySubjectIdInOrderByAtDesc(ids, Limit.of(SHOWN * ids.size())),
+                        l -> l.subjectId)
+                .stream()
                 .filter(l -> Arrays.stream(l.plants.split(",")).anyMatch(plants::contains))
                 .map(l -> Finding.warn(
                         "REACTION_TAKEN_BACK",

@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -69,6 +71,7 @@ public class PeopleService {
     private final Once once;
     private final Clock clock;
     private final boolean demo;
+    private final Reading reading;
 
     PeopleService(
             People people,
@@ -76,7 +79,9 @@ public class PeopleService {
             Once once,
             Clock clock,
             Medicines medicines,
-            @Value("${sallowbrook.demo}") boolean demo) {
+            @Value("${sallowbrook.demo}") boolean demo,
+            Reading reading) {
+        this.reading = reading;
         this.demo = demo;
         this.medicines = medicines;
         this.once = once;
@@ -130,7 +135,11 @@ public class PeopleService {
     @Transactional(readOnly = true)
     public List<PersonView> all() {
         LocalDate today = today();
-        return people.findAllByOrderByBornOn().stream().map(p -> view(p, today)).toList();
+        return reading.once(
+                "people",
+                () -> people.findAllByOrderByBornOn().stream()
+                        .map(p -> view(p, today))
+                        .toList());
     }
 
     @Transactional(readOnly = true)
@@ -163,7 +172,13 @@ public class PeopleService {
     }
 
     private PersonEntity find(UUID id) {
-        return people.findById(id).orElseThrow(() -> new Problem.NotFound("person"));
+        return reading.of(
+                        Reading.Of.PERSON,
+                        "row",
+                        id,
+                        ids -> people.findAllById(ids).stream().collect(Collectors.toMap(p -> p.id, Optional::of)),
+                        Optional.<PersonEntity>empty())
+                .orElseThrow(() -> new Problem.NotFound("person"));
     }
 
     private void fill(PersonEntity entity, PersonRequest request) {

@@ -41,6 +41,7 @@ import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.Ledger;
@@ -153,6 +154,7 @@ public class BatchService implements DueSource {
     private final Gatekeeper gatekeeper;
     private final LooseningService loosening;
     private final Clock clock;
+    private final Reading reading;
 
     BatchService(
             Batches batches,
@@ -166,7 +168,9 @@ public class BatchService implements DueSource {
             PlanStore plans,
             Gatekeeper gatekeeper,
             LooseningService loosening,
-            Clock clock) {
+            Clock clock,
+            Reading reading) {
+        this.reading = reading;
         this.batches = batches;
         this.shakes = shakes;
         this.spoons = spoons;
@@ -205,8 +209,19 @@ public class BatchService implements DueSource {
 
     @Override
     @Transactional(readOnly = true)
+    public void ahead() {
+        shelf.ahead(open().stream().map(b -> b.id).toList());
+    }
+
+    private List<Batch> open() {
+        return reading.once(
+                "open batches", () -> batches.findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus.FINISHED));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
     public List<Due> due(Span span) {
-        List<Batch> open = batches.findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus.FINISHED);
+        List<Batch> open = open();
         Map<UUID, LotView> lots = lots(open);
         Map<UUID, LocalDate> shaken = shakes.last(open.stream().map(b -> b.id).toList()).stream()
                 .collect(Collectors.toMap(Shakes.Last::batchId, Shakes.Last::onDay));

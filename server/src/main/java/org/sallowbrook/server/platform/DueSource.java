@@ -20,5 +20,8 @@ public interface DueSource {
         }
     }
 
+    /** Announces what its due things will be read of, before any room reads; see {@link Reading#ahead}. */
+    default void ahead() {}
+
     List<Due> due(Span span);
 }

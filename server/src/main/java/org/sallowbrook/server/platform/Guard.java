@@ -14,6 +14,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import tools.jackson.databind.json.JsonMapper;
@@ -71,6 +72,7 @@ class Guard {
                         .denyAll()
                         .anyRequest()
                         .permitAll())
+                .addFilterAfter(new MeantFor(json), AuthorizationFilter.class)
                 .csrf(c -> c.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .formLogin(f -> f.disable())
@@ -93,7 +95,7 @@ class Guard {
         return http.build();
     }
 
-    private static void write(
+    static void write(
             jakarta.servlet.http.HttpServletResponse response, JsonMapper json, HttpStatus status, String detail)
             throws java.io.IOException {
         response.setStatus(status.value());

@@ -5,6 +5,12 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.URLDecoder;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -42,6 +48,13 @@ class LastResort extends OncePerRequestFilter {
                     ProblemDetail.forStatusAndDetail(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Send JSON, not a form."));
             return;
         }
+        if (!readable(request.getQueryString())) {
+            write(
+                    response,
+                    ProblemDetail.forStatusAndDetail(
+                            HttpStatus.BAD_REQUEST, "The address holds letters that can't be read."));
+            return;
+        }
         try {
             chain.doFilter(request, response);
         } catch (IOException | ServletException | RuntimeException e) {
@@ -59,6 +72,26 @@ class LastResort extends OncePerRequestFilter {
             }
             response.reset();
             write(response, body);
+        }
+    }
+
+    /** Whether what stands behind the question mark is UTF-8 without control characters. */
+    private static boolean readable(@Nullable String query) {
+        if (query == null) {
+            return true;
+        }
+        try {
+            byte[] bytes = URLDecoder.decode(query.replace("+", " "), StandardCharsets.ISO_8859_1)
+                    .getBytes(StandardCharsets.ISO_8859_1);
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .onUnmappableCharacter(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+            return text.chars().noneMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t');
+        } catch (CharacterCodingException | IllegalArgumentException e) {
+            return false;
         }
     }
 

@@ -56,6 +56,12 @@ class OneWriter extends JpaTransactionManager {
                     statement.setString(2, household == null ? "sallowbrook" : household.toString());
                     statement.execute();
                 }
+                if (household != null) {
+                    try (PreparedStatement statement = connection.prepareStatement(Kept.COUNT)) {
+                        statement.setObject(1, household);
+                        statement.execute();
+                    }
+                }
             });
         }
     }

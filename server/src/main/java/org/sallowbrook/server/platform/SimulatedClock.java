@@ -68,12 +68,27 @@ public class SimulatedClock extends Clock {
     void beat() {
         Kept now = read();
         Kept k = kept();
-        if (now != null && now.real().isAfter(k.real())) {
-            kept = now;
+        if (now == null || now.real().isAfter(k.real())) {
+            kept = now == null ? k : now;
         } else {
-            Instant simulated = instant();
-            store(new Kept(simulated, real.instant()));
+            Kept beaten = new Kept(instant(), real.instant());
+            // Only over what was just read: what another instance sets meanwhile holds.
+            // and what was set here meanwhile holds as well.
+            if (replace(now, beaten) && kept == k) {
+                kept = beaten;
+            }
         }
+    }
+
+    private boolean replace(Kept read, Kept by) {
+        return jdbc.sql("update demo_clock set simulated = ?, real = ? where simulated = ? and real = ?")
+                        .params(
+                                by.simulated().atOffset(ZoneOffset.UTC),
+                                by.real().atOffset(ZoneOffset.UTC),
+                                read.simulated().atOffset(ZoneOffset.UTC),
+                                read.real().atOffset(ZoneOffset.UTC))
+                        .update()
+                > 0;
     }
 
     private @Nullable Kept read() {

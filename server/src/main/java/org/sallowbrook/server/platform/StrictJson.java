@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.InvalidInput.Violation;
@@ -25,6 +26,7 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JavaType;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.deser.DeserializationProblemHandler;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.module.SimpleModule;
 
@@ -43,6 +45,7 @@ class StrictJson {
                 .addDeserializer(Double.class, new Scalar<>(Double.class))
                 .addDeserializer(Integer.class, new Scalar<>(Integer.class))
                 .addDeserializer(Boolean.class, new Scalar<>(Boolean.class))
+                .addDeserializer(String.class, new Letters())
                 .addDeserializer(
                         LocalDate.class,
                         new Text<>(LocalDate.class, StrictJson::day, "a date such as 2026-06-30, from 1880 to 2200"))
@@ -156,6 +159,30 @@ class StrictJson {
             note(p, type == Boolean.class ? "must be true or false" : "must be a number");
             p.skipChildren();
             return null;
+        }
+    }
+
+    /**
+     * Text that people can read. What can't be seen, told from a blank or written into a file of another format is refused; so is
+     * text of nothing but such letters.
+     */
+    private static final class Letters extends StringDeserializer {
+
+        private static final Pattern CONTROL = Pattern.compile("[\\p{Cc}&&[^\\t\\r\\n]]|[\\uFFFE\\uFFFF]|\\p{Cs}");
+        private static final Pattern NOTHING_SEEN =
+                Pattern.compile("[\\p{Z}\\p{C}\\u115F\\u1160\\u3164\\uFFA0\\u2800]+");
+
+        @Override
+        public @Nullable String deserialize(JsonParser p, DeserializationContext ctxt) {
+            String text = super.deserialize(p, ctxt);
+            if (text != null && RequestContextHolder.getRequestAttributes() != null) {
+                if (CONTROL.matcher(text).find()) {
+                    note(p, "holds a letter that can't be seen; type it again");
+                } else if (!text.isBlank() && NOTHING_SEEN.matcher(text).matches()) {
+                    note(p, "holds nothing that can be read");
+                }
+            }
+            return text;
         }
     }
 

@@ -3,14 +3,19 @@ package org.sallowbrook.server.shelf;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.stereotype.Component;
 
 /** Finds lots and shows them. */
@@ -22,8 +27,16 @@ class LotReader {
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final Clock clock;
+    private final Reading reading;
 
-    LotReader(Lots lots, Standing standing, HerbariumService herbarium, PeopleService people, Clock clock) {
+    LotReader(
+            Lots lots,
+            Standing standing,
+            HerbariumService herbarium,
+            PeopleService people,
+            Clock clock,
+            Reading reading) {
+        this.reading = reading;
         this.lots = lots;
         this.standing = standing;
         this.herbarium = herbarium;
@@ -32,7 +45,26 @@ class LotReader {
     }
 
     Lot find(UUID id) {
-        return lots.findById(id).orElseThrow(() -> new Problem.NotFound("lot"));
+        return row(id).orElseThrow(() -> new Problem.NotFound("lot"));
+    }
+
+    private Optional<Lot> row(UUID id) {
+        return reading.of(
+                Reading.Of.LOT,
+                "row",
+                id,
+                ids -> lots.findAllById(ids).stream().collect(Collectors.toMap(l -> l.id, Optional::of)),
+                Optional.empty());
+    }
+
+    /** Those of them that there are, in no order. */
+    List<LotView> views(Collection<UUID> ids) {
+        reading.ahead(Reading.Of.LOT, ids);
+        return ids.stream()
+                .distinct()
+                .flatMap(id -> row(id).stream())
+                .map(this::view)
+                .toList();
     }
 
     /** As its own row says. */

@@ -25,14 +25,10 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " order by l.madeOn desc, l.code desc")
     Slice<Lot> usedUp(Collection<Stage> stages, List<String> words, Pageable page);
 
-    /** What must be set aside, or used up by a day. */
-    @Query("select l from Lot l where l.remaining > 0 and l.stage in :stages"
-            + " and (l.state = :setAside or l.bestBefore <= :until)")
-    List<Lot> toSee(Collection<Stage> stages, Product.State setAside, LocalDate until);
-
-    /** Jars whose desiccant was put in before a day. */
-    @Query("select l from Lot l where l.desiccantOn <= :before and l.remaining > 0")
-    List<Lot> withDesiccant(LocalDate before);
+    /** What must be set aside, or used up by a day; and jars whose desiccant was put in before one. */
+    @Query("select l from Lot l where l.remaining > 0 and (l.desiccantOn <= :desiccantBefore"
+            + " or l.stage in :stages and (l.state = :setAside or l.bestBefore <= :until))")
+    List<Lot> toSee(Collection<Stage> stages, Product.State setAside, LocalDate until, LocalDate desiccantBefore);
 
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);

@@ -14,6 +14,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.herbarium.HerbariumService;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,14 +23,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class Products {
 
-    private final Lots lots;
     private final LotReader reader;
     private final Standing standing;
     private final HerbariumService herbarium;
+    private final Reading reading;
 
-    Products(Lots lots, LotReader reader, Standing standing, HerbariumService herbarium) {
+    Products(LotReader reader, Standing standing, HerbariumService herbarium, Reading reading) {
+        this.reading = reading;
         this.standing = standing;
-        this.lots = lots;
         this.reader = reader;
         this.herbarium = herbarium;
     }
@@ -44,9 +45,14 @@ public class Products {
         return standing.takenBack(id);
     }
 
+    /** These will be asked for. */
+    public void ahead(Collection<UUID> ids) {
+        reading.ahead(Reading.Of.LOT, ids);
+    }
+
     /** What was in each of these; its state is the lot's own, not judged over its descent. For what is taken already. */
     public Map<UUID, Product> contents(Collection<UUID> ids) {
-        return lots.findAllById(ids).stream().map(reader::view).collect(Collectors.toMap(LotView::id, this::product));
+        return reader.views(ids).stream().collect(Collectors.toMap(LotView::id, this::product));
     }
 
     /** The constituent classes of every herb in a lot. */

@@ -21,6 +21,7 @@ import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -57,6 +58,7 @@ public class ShelfService implements UsesTaxon, DueSource {
     private final PeopleService people;
     private final LooseningService loosening;
     private final Standing standing;
+    private final Reading reading;
 
     ShelfService(
             JdbcClient jdbc,
@@ -66,7 +68,9 @@ public class ShelfService implements UsesTaxon, DueSource {
             Ledger ledger,
             PeopleService people,
             LooseningService loosening,
-            Standing standing) {
+            Standing standing,
+            Reading reading) {
+        this.reading = reading;
         this.jdbc = jdbc;
         this.lots = lots;
         this.links = links;
@@ -111,11 +115,16 @@ public class ShelfService implements UsesTaxon, DueSource {
     @Transactional(readOnly = true)
     public List<Due> due(Span span) {
         List<Due> due = new ArrayList<>();
-        for (Lot lot : lots.withDesiccant(span.to().minusDays(DESICCANT_DAYS))) {
+        LocalDate usedUpBy = span.to().plusDays(USE_UP_DAYS);
+        LocalDate desiccantBefore = span.to().minusDays(DESICCANT_DAYS);
+        List<Lot> toSee = lots.toSee(KEPT, Product.State.QUARANTINED, usedUpBy, desiccantBefore);
+        for (Lot lot : toSee) {
             LocalDate put = lot.desiccantOn;
-            LocalDate on = put == null || put.plusDays(DESICCANT_DAYS).isBefore(span.today())
-                    ? span.today()
-                    : put.plusDays(DESICCANT_DAYS);
+            if (put == null || put.isAfter(desiccantBefore)) {
+                continue;
+            }
+            LocalDate on =
+                    put.plusDays(DESICCANT_DAYS).isBefore(span.today()) ? span.today() : put.plusDays(DESICCANT_DAYS);
             if (span.holds(on)) {
                 due.add(new Due(
                         Due.Kind.DESICCANT,
@@ -132,10 +141,11 @@ public class ShelfService implements UsesTaxon, DueSource {
                         null));
             }
         }
-        for (Lot lot : lots.toSee(KEPT, Product.State.QUARANTINED, span.to().plusDays(USE_UP_DAYS))) {
+        for (Lot lot : toSee) {
             LocalDate best = lot.bestBefore;
             boolean aside = lot.state == Product.State.QUARANTINED;
-            if (!aside && lot.state == Product.State.DESTROYED) {
+            if (!aside && (lot.state == Product.State.DESTROYED || best == null || best.isAfter(usedUpBy))
+                    || !KEPT.contains(lot.stage)) {
                 continue;
             }
             boolean expired = best != null && span.today().isAfter(best);
@@ -198,9 +208,14 @@ public class ShelfService implements UsesTaxon, DueSource {
         return reader.judged(reader.find(id));
     }
 
+    /** These will be asked for, one by one: their rows and descents are read at once. */
+    public void ahead(Collection<UUID> ids) {
+        reading.ahead(Reading.Of.LOT, ids);
+    }
+
     @Transactional(readOnly = true)
     public List<LotView> lots(Collection<UUID> ids) {
-        return lots.findAllById(ids).stream().map(reader::view).toList();
+        return reader.views(ids);
     }
 
     /** Of these, what is not used up, or made in the last so many months. */

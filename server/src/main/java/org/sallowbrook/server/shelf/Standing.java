@@ -2,12 +2,16 @@ package org.sallowbrook.server.shelf;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.field.SourceGuard;
 import org.sallowbrook.server.household.LooseningService;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Reading;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -19,6 +23,7 @@ import org.springframework.stereotype.Component;
 class Standing implements SourceGuard {
 
     private record Ancestor(
+            UUID root,
             UUID id,
             String name,
             String code,
@@ -36,13 +41,13 @@ class Standing implements SourceGuard {
     // index: guessing how many rows a recursion has, the planner else reads all links and lots there are for one
     // descent.
     private static final String DESCENT = """
-            with recursive up(id) as (
-                select cast(:lot as uuid)
+            with recursive up(root, id) as (
+                select l, l from unnest(cast(:lots as uuid[])) l
                 union
-                select l.from_lot from up cross join lateral (
+                select up.root, l.from_lot from up cross join lateral (
                     select from_lot from lot_link where to_lot = up.id and household_id = :household offset 0) l
             )
-            select o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.never_filled, o.remaining,
+            select up.root, o.id, o.name, o.code, o.state, o.state_reason, o.doubt, o.never_filled, o.remaining,
                    s.doubted as stand_doubted, s.doubt_reason as stand_doubt_reason, s.ground
             from up cross join lateral (
                 select * from lot where id = up.id and household_id = :household offset 0) o
@@ -50,8 +55,10 @@ class Standing implements SourceGuard {
 
     private final JdbcClient jdbc;
     private final LooseningService loosening;
+    private final Reading reading;
 
-    Standing(JdbcClient jdbc, LooseningService loosening) {
+    Standing(JdbcClient jdbc, LooseningService loosening, Reading reading) {
+        this.reading = reading;
         this.loosening = loosening;
         this.jdbc = jdbc;
     }
@@ -63,7 +70,14 @@ class Standing implements SourceGuard {
 
     /** What was taken back of what once spoke against it, over its whole descent. */
     List<Finding> takenBack(UUID lot) {
-        return loosening.told(ancestors(lot).stream().map(Ancestor::id).toList());
+        return reading.of(Reading.Of.LOT, "taken back", lot, this::takenBack, List.of());
+    }
+
+    private Map<UUID, List<Finding>> takenBack(Set<UUID> lots) {
+        Map<UUID, List<UUID>> descents = lots.stream()
+                .collect(Collectors.toMap(
+                        l -> l, l -> ancestors(l).stream().map(Ancestor::id).toList()));
+        return loosening.told(descents);
     }
 
     @Override
@@ -77,8 +91,12 @@ class Standing implements SourceGuard {
     }
 
     private List<Ancestor> ancestors(UUID lot) {
+        return reading.listOf(Reading.Of.LOT, "descent", lot, this::ancestors, Ancestor::root);
+    }
+
+    private List<Ancestor> ancestors(Set<UUID> lots) {
         return jdbc.sql(DESCENT)
-                .param("lot", lot)
+                .param("lots", lots.toArray(UUID[]::new))
                 .param("household", Member.current().householdId())
                 .query(Ancestor.class)
                 .list();

@@ -1,0 +1,52 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.testng.annotations.Test;
+
+/** What a page asks of the database does not grow with what there is on it. */
+public class StatementsTest extends ServerTest {
+
+    private static final String COPIES = """
+            insert into course select (jsonb_populate_record(c, jsonb_build_object(
+                'id', gen_random_uuid(), 'follows_id', null, 'purpose', 'a copy'))).*
+            from course c where c.status = 'RUNNING' and coalesce(c.purpose, '') <> 'a copy'
+            """;
+
+    @Autowired
+    private JdbcClient jdbc;
+
+    private static List<String> asked(Client client, String path) {
+        client.get(path).expect(200);
+        return Statements.during(() -> client.get(path).expect(200));
+    }
+
+    /** Anew after a change; the second time it is kept. */
+    private static List<String> afterAChange(Client client, String path) {
+        bought(client, "LEAF", 5, 1);
+        return Statements.during(() -> client.get(path).expect(200));
+    }
+
+    @Test
+    public void todayAsksNoMoreHoweverManyCoursesRun() {
+        Client ilse = as("ilse");
+        String today = "/api/calendar/today";
+        int few = afterAChange(ilse, today).size();
+        for (int i = 0; i < 9; i++) {
+            jdbc.sql(COPIES).update();
+        }
+        int running = ilse.get("/api/dosing/courses").body().size();
+        int many = afterAChange(ilse, today).size();
+        List<String> courses = asked(ilse, "/api/dosing/courses");
+        jdbc.sql("delete from course where purpose = 'a copy'").update();
+        assertThat(running).isGreaterThanOrEqualTo(10);
+        assertThat(many).isLessThanOrEqualTo(few + 2);
+        assertThat(many).isLessThanOrEqualTo(45);
+        assertThat(courses).hasSizeLessThanOrEqualTo(26);
+        assertThat(asked(ilse, today)).hasSizeLessThanOrEqualTo(4);
+        assertThat(asked(ilse, "/api/calendar/landings")).hasSizeLessThanOrEqualTo(4);
+    }
+}
