@@ -8,6 +8,7 @@ import { Empty, Loaded, Page } from '../ui/page'
 import { STAGE } from '../ui/dictionary'
 import { isoToday } from '../ui/clock'
 import { month } from '../ui/words'
+import { OnceSeen } from '../ui/OnceSeen'
 import { PlantDrawing } from './drawing'
 import { useDrawings, useTaxa } from './queries'
 import { Only } from '../ui/may'
@@ -100,7 +101,7 @@ export function Herbarium() {
                   const why = foundBy(t)
                   return (
                     <li key={t.id} className="bg-sheet border-line border-t-2 p-2">
-                      <div className="aspect-[240/244]">
+                      <OnceSeen className="aspect-[240/244]">
                         {d && (
                           <PlantDrawing
                             characters={d.states}
@@ -108,7 +109,7 @@ export function Herbarium() {
                             label={`${t.commonName}, ${STAGE[d.stage]}`}
                           />
                         )}
-                      </div>
+                      </OnceSeen>
                       <Link to={`/herbarium/${t.id}`} className="font-medium underline">
                         {t.commonName}
                       </Link>

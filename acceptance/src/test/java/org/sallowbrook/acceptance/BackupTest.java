@@ -8,6 +8,10 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.testng.SkipException;
 import org.testng.annotations.AfterClass;
@@ -113,7 +117,7 @@ public class BackupTest extends InBrowser {
 
     /** Some forty files that somebody tampered with: each is refused with words, runs nothing, and leaves nothing behind. */
     @Test
-    public void aFileSomebodyTamperedWithIsRefusedAndRunsNothing() throws IOException, InterruptedException {
+    public void aFileSomebodyTamperedWithIsRefusedAndRunsNothing() throws Exception {
         Path whole = work.resolve("to-tamper-with.backup");
         assertThat(script(source(), "backup", whole.toString()).status()).isZero();
         Path folder = Files.createDirectory(work.resolve("tampered"));
@@ -132,16 +136,28 @@ public class BackupTest extends InBrowser {
             files = all.sorted().toList();
         }
         assertThat(files).hasSizeGreaterThanOrEqualTo(40);
-        Path place = work.resolve("never");
-        for (Path file : files) {
-            Said restored = script(Map.of("SALLOWBROOK_FOLDER", place.toString()), "restore", file.toString());
-            assertThat(restored.status()).as(file.toString()).isNotZero();
-            assertThat(restored.words()).as(file.toString()).contains("Sallowbrook: ");
-            assertThat(place.toFile().list()).as("left behind by " + file).isEmpty();
-            assertThat(canary).as("run by " + file).doesNotExist();
+        ExecutorService hands = Executors.newFixedThreadPool(3);
+        try {
+            List<Future<?>> tries = new java.util.ArrayList<>();
+            files.forEach(file -> tries.add(hands.submit((Callable<Void>) () -> refused(file))));
+            for (Future<?> each : tries) {
+                each.get();
+            }
+        } finally {
+            hands.shutdownNow();
         }
+        assertThat(canary).doesNotExist();
         assertThat(Path.of("/tmp/climbed")).doesNotExist();
         assertThat(Path.of("/tmp/from-the-root")).doesNotExist();
+    }
+
+    private Void refused(Path file) throws IOException, InterruptedException {
+        Path place = work.resolve("never-" + file.getFileName());
+        Said restored = script(Map.of("SALLOWBROOK_FOLDER", place.toString()), "restore", file.toString());
+        assertThat(restored.status()).as(file.toString()).isNotZero();
+        assertThat(restored.words()).as(file.toString()).contains("Sallowbrook: ");
+        assertThat(place.toFile().list()).as("left behind by " + file).isEmpty();
+        return null;
     }
 
     @Test

@@ -11,6 +11,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
@@ -18,6 +19,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterSuite;
 import org.testng.annotations.BeforeClass;
@@ -40,6 +42,7 @@ public abstract class InBrowser {
     private static String axe;
 
     private BrowserContext context;
+    private boolean persistent;
     protected Page page;
 
     @BeforeSuite
@@ -93,6 +96,7 @@ public abstract class InBrowser {
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         context.setDefaultTimeout(15_000);
         PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        persistent = false;
         page = context.newPage();
         return page;
     }
@@ -103,6 +107,7 @@ public abstract class InBrowser {
             context.close();
         }
         context = anotherPhone(profile);
+        persistent = true;
         page = context.pages().get(0);
         return context;
     }
@@ -135,7 +140,36 @@ public abstract class InBrowser {
         return page;
     }
 
+    /** Who was signed in once; a password is slow to check on purpose. */
+    private static final Map<String, List<Cookie>> SIGNED_IN = new ConcurrentHashMap<>();
+
     protected final void signIn(String name) {
+        if (!known(name)) {
+            signInByHand(name);
+            if (!persistent) {
+                SIGNED_IN.put(name, page.context().cookies());
+            }
+        }
+    }
+
+    /** In a browser of its own, where nobody is signed in yet, with the session of before; false where it has ended. */
+    private boolean known(String name) {
+        List<Cookie> kept = SIGNED_IN.get(name);
+        if (kept == null || persistent || !page.context().cookies().isEmpty()) {
+            return false;
+        }
+        page.context().addCookies(kept);
+        go("/");
+        Locator todayOrSignIn = heading("Today").or(button("Sign in")).first();
+        todayOrSignIn.waitFor();
+        if (heading("Today").count() > 0) {
+            return true;
+        }
+        page.context().clearCookies();
+        return false;
+    }
+
+    private void signInByHand(String name) {
         go("/sign-in");
         field("Name").fill(name);
         field("Password").fill("merrow-demo");

@@ -178,7 +178,8 @@ public class NotebookTest extends OnAPhone {
         button("Sign out").click();
         page.waitForURL(Pattern.compile("/sign-in"));
         org.assertj.core.api.Assertions.assertThat(
-                        (List<?>) page.evaluate("async () => (await indexedDB.databases()).map((d) => d.name)"))
+                        (List<?>) page.evaluate("async () => (await indexedDB.databases()).map((d) => d.name)"
+                                + ".filter((name) => name.startsWith('sallowbrook'))"))
                 .isEmpty();
     }
 

@@ -7,11 +7,17 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
 
 /** What nobody can read does not come in, by whichever door. */
 public class DoorTest extends ServerTest {
+
+    @Autowired
+    private JdbcClient jdbc;
 
     private static Map<String, Object> someone(String name) {
         Map<String, Object> body = new HashMap<>(Map.of(
@@ -116,5 +122,41 @@ public class DoorTest extends ServerTest {
         assertThat(ilse.asked("/api/herbarium/cards", "If-None-Match", "\"another\"")
                         .status())
                 .isEqualTo(200);
+    }
+
+    /** What was stored in a way nobody reads breaks its own line, and nothing is taken of it. */
+    @Test
+    public void aStoredCourseThatCannotBeReadBreaksItsLineOnly() {
+        Client ilse = as("ilse");
+        JsonNode running = ilse.get("/api/dosing/courses").body();
+        String id = running.get(0).path("id").asString();
+        String plan = jdbc.sql("select cast(plan as text) from course where id = cast(:id as uuid)")
+                .param("id", id)
+                .query(String.class)
+                .single();
+        String write = "update course set plan = cast(:plan as jsonb) where id = cast(:id as uuid)";
+        jdbc.sql(write)
+                .param("plan", plan.replaceFirst("\\{", "{\"drops\": 7, "))
+                .param("id", id)
+                .update();
+        bought(ilse, "LEAF", 5, 1);
+        try {
+            assertThat(ilse.get("/api/dosing/courses").expect(200).body().size())
+                    .isLessThan(running.size());
+            JsonNode line = ilse.get("/api/calendar/today")
+                    .expect(200)
+                    .body()
+                    .path("tasks")
+                    .valueStream()
+                    .filter(t -> t.path("subjectId").asString().equals(id))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(line.path("kind").asString()).isEqualTo("STOP_TAKING");
+            assertThat(line.path("detail").asString()).contains("can't be read");
+        } finally {
+            jdbc.sql(write).param("plan", plan).param("id", id).update();
+            bought(ilse, "LEAF", 5, 1);
+        }
+        assertThat(ilse.get("/api/dosing/courses").body().size()).isEqualTo(running.size());
     }
 }

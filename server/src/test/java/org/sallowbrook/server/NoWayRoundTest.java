@@ -310,7 +310,7 @@ public class NoWayRoundTest extends ServerTest {
         assertThat(chain.client
                         .get("/api/dosing/courses/" + chain.course)
                         .body()
-                        .path("doses")
+                        .path("taken")
                         .size())
                 .as("nothing was recorded")
                 .isZero();

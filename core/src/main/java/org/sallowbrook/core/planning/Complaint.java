@@ -96,6 +96,12 @@ public final class Complaint {
         }
     }
 
+    /** So near to a need's own name it is meant by it. */
+    private static final double ITSELF = 0.9;
+
+    /** As like the grave as the harmless: nothing is added and nothing taken. */
+    private static final Likeness.Heard NOT_HEARD = new Likeness.Heard(0, 0.5);
+
     /** What fits so much worse than the best is a chance likeness of words. */
     private static final double NEAR_BEST = 0.4;
 
@@ -141,21 +147,6 @@ public final class Complaint {
                 .that(!words.isBlank() && words.length() <= 200, "words", "must have 1 to 200 letters")
                 .done();
         Set<String> notions = lexicon.read(words).notions();
-        List<Grave> grave = withWhatItIsLike(
-                graves.stream()
-                        .filter(g -> g.fits(notions))
-                        .sorted(Comparator.comparing(Grave::urgency))
-                        .toList(),
-                likeness.hear(words));
-        if (!grave.isEmpty()) {
-            // What may wait is left unsaid beside what may not.
-            Urgency most = grave.get(0).urgency();
-            return new Answer(
-                    grave.stream()
-                            .filter(g -> g.urgency() != Urgency.ASK || most == Urgency.ASK)
-                            .toList(),
-                    List.of());
-        }
         List<Fit> fits = new ArrayList<>();
         for (ByNeed.Need need : needs) {
             Fit best = fit(words, need.name(), need.name());
@@ -172,6 +163,22 @@ public final class Complaint {
             }
         }
         double best = fits.stream().mapToDouble(Fit::share).max().orElse(0);
+        List<Grave> grave = withWhatItIsLike(
+                graves.stream()
+                        .filter(g -> g.fits(notions))
+                        .sorted(Comparator.comparing(Grave::urgency))
+                        .toList(),
+                // What a card itself calls a need is that need, whatever it sounds like.
+                best >= ITSELF ? NOT_HEARD : likeness.hear(words));
+        if (!grave.isEmpty()) {
+            // What may wait is left unsaid beside what may not.
+            Urgency most = grave.get(0).urgency();
+            return new Answer(
+                    grave.stream()
+                            .filter(g -> g.urgency() != Urgency.ASK || most == Urgency.ASK)
+                            .toList(),
+                    List.of());
+        }
         return new Answer(
                 List.of(),
                 fits.stream()

@@ -39,7 +39,25 @@ public class CourseDue implements DueSource {
     @Override
     public List<Due> due(Span span) {
         List<Due> due = new ArrayList<>();
-        for (CourseService.CourseView course : courses.running()) {
+        CourseService.UnderWay underWay = courses.underWay();
+        for (CourseService.Unreadable course : underWay.unreadable()) {
+            if (span.holds(span.today())) {
+                due.add(new Due(
+                        Due.Kind.STOP_TAKING,
+                        "dosing",
+                        course.id(),
+                        course.person() + ": " + course.product(),
+                        "What was planned can't be read, so nothing of it is judged. Take nothing of it; plan it anew.",
+                        span.today(),
+                        span.morning(span.today()),
+                        false,
+                        null,
+                        null,
+                        null,
+                        null));
+            }
+        }
+        for (CourseService.CourseView course : underWay.readable()) {
             toAsk(course, span, due);
             if (!course.dosable()) {
                 // Person, product, card or stand have changed since it was planned: it is judged anew each time it is

@@ -25,8 +25,11 @@ import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Reading;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 
 /** Courses: begun, shown, ended. */
 @Service
@@ -81,6 +84,8 @@ public class CourseService {
             Boolean diary,
             @Nullable PhaseView before,
             List<PhaseView> after) {}
+
+    private static final Logger LOG = LoggerFactory.getLogger(CourseService.class);
 
     private static final int EARLIEST_START_DAYS = 14;
 
@@ -201,7 +206,30 @@ public class CourseService {
     /** Courses under way. */
     @Transactional(readOnly = true)
     public List<CourseView> running() {
-        return running.courses().stream().map(this::view).toList();
+        return underWay().readable();
+    }
+
+    /** A course under way that was stored in a way nobody reads any more: its line says so, and the others stand. */
+    record Unreadable(UUID id, String person, String product) {}
+
+    record UnderWay(List<CourseView> readable, List<Unreadable> unreadable) {}
+
+    @Transactional(readOnly = true)
+    UnderWay underWay() {
+        List<CourseView> readable = new ArrayList<>();
+        List<Unreadable> unreadable = new ArrayList<>();
+        for (CourseEntity course : running.courses()) {
+            try {
+                readable.add(view(course));
+            } catch (JacksonException e) {
+                LOG.error("course {} can't be read: {}", course.id, e.getOriginalMessage());
+                unreadable.add(new Unreadable(
+                        course.id,
+                        people.one(course.personId).name(),
+                        shelf.lot(course.lotId).name()));
+            }
+        }
+        return new UnderWay(readable, unreadable);
     }
 
     @Transactional(readOnly = true)
