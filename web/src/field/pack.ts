@@ -52,15 +52,21 @@ function write(queries: QueryClient, group: string): Promise<boolean> {
   const who = thisDevice()?.who
   readFor ??= who
   if (who === undefined || who !== readFor) return Promise.resolve(false)
-  return writePack(group, {
-    madeBy: MADE_BY,
-    state: dehydrate(queries, {
-      shouldDehydrateQuery: (q) =>
-        q.state.status === 'success' &&
-        groupOf(q.queryKey) === group &&
-        worthKeeping(q.queryKey, q.state.data),
-    }),
+  const state = dehydrate(queries, {
+    // What could not be asked for again is as good as it was: a line that breaks takes nothing out of the pack.
+    shouldDehydrateQuery: (q) =>
+      q.state.data !== undefined && groupOf(q.queryKey) === group && worthKeeping(q.queryKey, q.state.data),
   })
+  for (const query of state.queries) {
+    query.state = {
+      ...query.state,
+      status: 'success',
+      error: null,
+      fetchFailureCount: 0,
+      fetchFailureReason: null,
+    }
+  }
+  return writePack(group, { madeBy: MADE_BY, state })
 }
 
 /** Whether pages open here without a line; else there is nothing to pack for. */
