@@ -125,36 +125,43 @@ public class LooseningService {
         if (all.isEmpty()) {
             return Map.of();
         }
-        List<Loosened> found =
-                lines.findAllBySubjectIdInOrderByAtDesc(all, Limit.of(SHOWN * Math.max(1, subjects.size())));
+        int most = SHOWN * subjects.size();
+        List<Loosened> found = lines.findAllBySubjectIdInOrderByAtDesc(all, Limit.of(most));
+        // Where there are more, one with many would leave no room for what was taken back of another.
+        boolean whole = found.size() < most;
         return subjects.entrySet().stream()
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
-                        e -> found.stream()
-                                .filter(l -> e.getValue().contains(l.subjectId))
-                                .limit(SHOWN)
-                                .map(l -> Finding.note(
-                                        "TAKEN_BACK", told(l), "It may be used; whoever uses it should know."))
-                                .toList()));
+                        e -> (whole ? found : lines.findAllBySubjectIdInOrderByAtDesc(e.getValue(), Limit.of(SHOWN)))
+                                .stream()
+                                        .filter(l -> e.getValue().contains(l.subjectId))
+                                        .limit(SHOWN)
+                                        .map(l -> Finding.note(
+                                                "TAKEN_BACK", told(l), "It may be used; whoever uses it should know."))
+                                        .toList()));
     }
 
     /** What was taken back of what somebody did not bear of these plants. */
     @Transactional(readOnly = true)
     public List<Finding> toldOf(UUID person, Set<String> plants) {
-        return reading
-                .listOf(
-                        Reading.Of.PERSON,
-                        "taken back",
-                        person,
-                        ids -> lines.findAllBySubjectIdInOrderByAtDesc(ids, Limit.of(SHOWN * ids.size())),
-                        l -> l.subjectId)
-                .stream()
+        return reading.listOf(Reading.Of.PERSON, "taken back", person, this::newest, l -> l.subjectId).stream()
                 .filter(l -> Arrays.stream(l.plants.split(",")).anyMatch(plants::contains))
                 .map(l -> Finding.warn(
                         "REACTION_TAKEN_BACK",
                         told(l),
                         "If there is any doubt whether it was this plant, leave it and ask a doctor."))
                 .toList();
+    }
+
+    private List<Loosened> newest(Set<UUID> subjects) {
+        int most = SHOWN * subjects.size();
+        List<Loosened> found = lines.findAllBySubjectIdInOrderByAtDesc(subjects, Limit.of(most));
+        // As above: of each its own newest, where all together are more than fit.
+        return found.size() < most
+                ? found
+                : subjects.stream()
+                        .flatMap(s -> lines.findAllBySubjectIdOrderByAtDesc(s, Limit.of(SHOWN)).stream())
+                        .toList();
     }
 
     private String told(Loosened l) {
