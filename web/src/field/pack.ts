@@ -26,32 +26,41 @@ export const alsoPack = (fetch: (queries: QueryClient) => Promise<unknown>) => v
 
 /** That nobody is signed in is no news to keep: it would stand in the way of whoever signs in next. */
 const worthKeeping = (key: readonly unknown[], data: unknown) =>
-  key[0] !== 'session' || (data as { signedIn?: boolean }).signedIn === true
+  key[0] !== 'session' || (data as { signedIn?: boolean } | undefined)?.signedIn === true
 
 /** Reads what lies on the device into the cache, and writes there what changes of it. */
 export async function unpack(queries: QueryClient) {
   readFor = thisDevice()?.who
   for (const key of Object.values(LASTING).flat()) queries.setQueryDefaults([key], { gcTime: Infinity })
   for (const group of Object.keys(LASTING)) {
-    const kept = (await readPack(group)) as { madeBy: string; state: DehydratedState } | undefined
-    if (kept?.madeBy === MADE_BY) hydrate(queries, kept.state)
+    const kept = await packed(group)
+    if (kept) hydrate(queries, kept)
   }
-  const timers: Record<string, ReturnType<typeof setTimeout>> = {}
+  const timers: Record<string, ReturnType<typeof setTimeout> | undefined> = {}
   queries.getQueryCache().subscribe((event) => {
     const group = groupOf(event.query.queryKey)
     if (!group || !installed() || event.type !== 'updated' || event.action.type !== 'success') return
-    clearTimeout(timers[group])
-    timers[group] = setTimeout(() => void write(queries, group), PAUSE_MS)
+    // Soon after the first change, not after the last: where changes follow each other it would never be written.
+    timers[group] ??= setTimeout(() => {
+      timers[group] = undefined
+      void write(queries, group)
+    }, PAUSE_MS)
   })
 }
 
 /** Whose things are in the cache: what was read for one is never laid into the pack of another. */
 let readFor: string | undefined
 
-function write(queries: QueryClient, group: string): Promise<boolean> {
+async function write(queries: QueryClient, group: string): Promise<boolean> {
   const who = thisDevice()?.who
   readFor ??= who
-  if (who === undefined || who !== readFor) return Promise.resolve(false)
+  if (who === undefined || who !== readFor) return false
+  // A session that has ended leaves the one before in the pack: without it no page opens where there is no line.
+  const ended = group === 'field' && !worthKeeping(['session'], queries.getQueryData(['session']))
+  const lastSession = ended
+    ? ((await packed(group))?.queries ?? []).filter((q) => q.queryKey[0] === 'session')
+    : []
+  if (thisDevice()?.who !== who) return false
   const state = dehydrate(queries, {
     // What could not be asked for again is as good as it was: a line that breaks takes nothing out of the pack.
     shouldDehydrateQuery: (q) =>
@@ -66,7 +75,13 @@ function write(queries: QueryClient, group: string): Promise<boolean> {
       fetchFailureReason: null,
     }
   }
+  state.queries.push(...lastSession)
   return writePack(group, { madeBy: MADE_BY, state })
+}
+
+async function packed(group: string): Promise<DehydratedState | undefined> {
+  const kept = (await readPack(group)) as { madeBy: string; state: DehydratedState } | undefined
+  return kept?.madeBy === MADE_BY ? kept.state : undefined
 }
 
 /** Whether pages open here without a line; else there is nothing to pack for. */

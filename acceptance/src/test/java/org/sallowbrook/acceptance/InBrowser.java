@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -20,7 +21,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
 import org.testng.annotations.AfterSuite;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeSuite;
@@ -35,6 +38,8 @@ public abstract class InBrowser {
             "--disable-background-networking",
             "--disable-component-update",
             "--disable-sync");
+
+    private static final System.Logger LOG = System.getLogger(InBrowser.class.getName());
 
     private static Application application;
     private static Playwright playwright;
@@ -77,6 +82,21 @@ public abstract class InBrowser {
     public void signIn() {
         page = newPage(1280, 800);
         signIn("ilse");
+    }
+
+    /** What stood on the page when a test failed: of a run elsewhere nothing else is left to see. */
+    @AfterMethod(alwaysRun = true)
+    public void tell(ITestResult result) {
+        if (result.isSuccess() || page == null || page.isClosed()) {
+            return;
+        }
+        String shown;
+        try {
+            shown = page.locator("body").innerText(new Locator.InnerTextOptions().setTimeout(2_000));
+        } catch (PlaywrightException e) {
+            shown = e.getMessage();
+        }
+        LOG.log(System.Logger.Level.ERROR, "{0} failed at {1}, which showed:\n{2}", result.getName(), page.url(), shown);
     }
 
     @AfterClass(alwaysRun = true)
