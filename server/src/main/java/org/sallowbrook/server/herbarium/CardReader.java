@@ -265,7 +265,7 @@ final class CardReader {
                 Set<LifeStage> stages = stages(line);
                 boolean ofLeaf =
                         definition.organ() == Organ.LEAF || definition.id().equals("scent");
-                if (ofLeaf && line.stages().isEmpty() && !definition.id().equals("evergreen")) {
+                if (ofLeaf && line.stages().isEmpty() && !seenOnBareWood(definition, line)) {
                     stages.removeAll(leafless);
                 }
                 Taxon.Shown read = new Taxon.Shown(
@@ -278,6 +278,13 @@ final class CardReader {
             }
         }
         return shown;
+    }
+
+    /** That it keeps no leaves, and bears no needles, is seen on bare wood too. */
+    private static boolean seenOnBareWood(CharacterDefinition definition, Line line) {
+        return definition.id().equals("evergreen")
+                || (definition.id().startsWith("needle-")
+                        && states(line).keySet().stream().noneMatch(definition::showsLeaf));
     }
 
     /** "leaf-hairs@ROSETTE+SHADE"; without a stage a line holds wherever the character can be seen. */

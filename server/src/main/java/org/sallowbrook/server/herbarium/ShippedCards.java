@@ -37,6 +37,7 @@ public final class ShippedCards {
             @Nullable Boolean scent,
             @Nullable Integer cost,
             @Nullable Double error,
+            @Nullable Integer opening,
             @Nullable String fixed,
             LinkedHashMap<String, String> states,
             @Nullable Set<String> missing) {
@@ -54,6 +55,7 @@ public final class ShippedCards {
                     notUnder == null ? Set.of() : notUnder,
                     Boolean.TRUE.equals(scent),
                     cost == null ? 1 : cost,
+                    opening == null ? 0 : opening,
                     error == null ? USUAL_ERROR : error,
                     fixed == null ? "" : fixed,
                     states.entrySet().stream()
