@@ -59,6 +59,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../herbarium/NewPlant')).NewPlant }),
       },
       {
+        path: 'herbarium/:id/when',
+        lazy: async () => ({ Component: (await import('../identification/When')).When }),
+      },
+      {
         path: 'herbarium/:id/compare',
         lazy: async () => ({ Component: (await import('../herbarium/Compare')).Compare }),
       },

@@ -68,7 +68,7 @@ function Form({
   const down = isDown(manner)
   const sources = [
     ...stands
-      .filter((s) => !down && s.taxonId && s.identification?.status === 'CONFIRMED')
+      .filter((s) => !down && s.taxonId && s.certain)
       .map((s) => ({ value: `stand ${s.id}`, label: s.name, hint: `${s.commonName ?? ''}, growing` })),
     ...lots
       .filter(

@@ -67,7 +67,7 @@ export const KeepIdentification = only(
     })
     const word = named || signs.second
     const again = answer?.again.length ?? 0
-    const status = again > 0 && answer?.verdict.status === 'CONFIRMED' ? 'NOT_YET' : answer?.verdict.status
+    const status = again > 0 ? 'NOT_YET' : answer?.verdict.status
     return (
       <form
         className="bg-sheet border-line space-y-2 border-t-2 px-3 py-2"

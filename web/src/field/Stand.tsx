@@ -60,13 +60,18 @@ function Looks({ stand }: { stand: Schemas['StandView'] }) {
       ) : (
         looks.isSuccess && <p>Nobody has identified it. Nothing may be picked here until it is confirmed.</p>
       )}
-      {stand.secondLook === 'WANTED' && stand.identification?.status === 'CONFIRMED' && (
-        <p className="border-amber bg-amber-pale mt-1 border-l-8 px-3 py-1">
-          Something deadly is taken for this plant, so one look is not enough. Let somebody else of the
-          household look, without telling them what it came to, or look yourself on another day at other
-          plants of the stand.
-        </p>
-      )}
+      {stand.secondLook === 'WANTED' &&
+        (stand.identification?.status === 'CONFIRMED' ||
+          stand.identification?.status === 'SECOND_WANTED') && (
+          <p className="border-amber bg-amber-pale mt-1 border-l-8 px-3 py-1">
+            {stand.identification.status === 'CONFIRMED'
+              ? 'Something deadly is taken for this plant, so one look is not enough.'
+              : 'This look told it from everything dangerous, but by too little to stand alone.'}{' '}
+            Let somebody else of the household look, {STAGE[stand.identification.stage]} too and without
+            telling them what it came to, or look yourself on another day at other plants of the stand. A look
+            of the same day by the same person, or of the same plants, does not count.
+          </p>
+        )}
       {older.length > 0 && (
         <details className="border-line mt-2 border-t pt-1">
           <summary className="text-note min-h-6 cursor-pointer underline">
@@ -164,7 +169,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
             {stand.taxonId && !stand.putAwayOn && (used || !taxon.data) && (
               <ButtonLink to={`/field/stands/${stand.id}/harvest`}>Harvest</ButtonLink>
             )}
-            {used && !stand.putAwayOn && stand.identification?.status === 'CONFIRMED' && (
+            {used && !stand.putAwayOn && stand.certain && (
               <ButtonLink to={`/dosing/direct/new?stand=${stand.id}`}>Use a leaf of it</ButtonLink>
             )}
           </Only>

@@ -37,7 +37,7 @@ export function Tags({ stand }: { stand: Schemas['StandView'] }) {
       setKept(true)
     },
   })
-  const confirmed = stand.identification?.status === 'CONFIRMED' && !stand.doubted
+  const confirmed = stand.certain
   const here = () =>
     navigator.geolocation.getCurrentPosition((p) =>
       setPosition({ latitude: p.coords.latitude, longitude: p.coords.longitude }),

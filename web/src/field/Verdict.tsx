@@ -13,6 +13,12 @@ export function StandVerdict({ stand }: { stand: StandView }) {
         return <Word tone="text-amber border-amber border-dashed">confirmed once, of two</Word>
       }
       return <Word tone="text-lichen border-lichen">confirmed</Word>
+    case 'SECOND_WANTED':
+      return stand.certain ? (
+        <Word tone="text-lichen border-lichen">confirmed by two looks</Word>
+      ) : (
+        <Word tone="text-amber border-amber border-dashed">a second look is wanted</Word>
+      )
     case 'NOT_YET':
       return <Word tone="text-amber border-amber border-dashed">not yet</Word>
     case 'STOP':

@@ -123,7 +123,7 @@ function Ask({ today, region }: { today: string; region: string }) {
               <>
                 <Input label="Name of the new stand" value={name} onChange={(e) => setName(e.target.value)} />
                 <Input label="Place" value={place} onChange={(e) => setPlace(e.target.value)} />
-                {answer?.verdict.status !== 'CONFIRMED' && (
+                {answer?.verdict.status !== 'CONFIRMED' && answer?.verdict.status !== 'SECOND_WANTED' && (
                   <p className="text-soft text-sm">
                     It is kept as a plant nobody knows yet. You will be told when it can be looked at again.
                   </p>

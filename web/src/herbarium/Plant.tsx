@@ -59,6 +59,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
           actions={
             <>
               <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
+              <ButtonLink to={`/herbarium/${t.id}/when`}>When can I be sure?</ButtonLink>
               <Button onClick={() => window.print()}>Print for the wall</Button>
               <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
                 Put on the tray

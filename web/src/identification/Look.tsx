@@ -85,9 +85,18 @@ export function Look({
 
 interface Step {
   character: string
-  /** Null when it can't be seen. */
+  /** Null when it can't be seen; twice, when it could not be on another leaf or plant either. */
   state: string | null
 }
+
+/** Characters that could not be seen so many times or more. */
+const unseen = (steps: Step[], times: number) => [
+  ...new Set(
+    steps
+      .filter((s) => steps.filter((x) => x.character === s.character && x.state === null).length >= times)
+      .map((s) => s.character),
+  ),
+]
 
 /** A look under way, as the browser keeps it until it is saved. */
 interface Begun {
@@ -148,6 +157,7 @@ function Round({
   const [wentOn, setWentOn] = useState(false)
   const [further, setFurther] = useState(false)
   const [ended, setEnded] = useState(false)
+  const [early, setEarly] = useState(false)
   const [again, setAgain] = useState<Observation[]>([])
   const [notAgain, setNotAgain] = useState(false)
   const asking = useRef<HTMLDivElement>(null)
@@ -175,7 +185,8 @@ function Round({
     region,
     conditions,
     observations,
-    unseeable: steps.filter((s) => s.state === null).map((s) => s.character),
+    unseeable: unseen(steps, 1),
+    unseenTwice: unseen(steps, 2),
     again,
   }
   const next = useLive('next look', stage === null ? null : body, (b: typeof body, signal) =>
@@ -289,22 +300,27 @@ function Round({
             </div>
           )
         }
-        const open = all.filter(
+        const visible = all.filter(
           (c) =>
             c.stages.includes(stage) &&
             c.groups.includes(group) &&
-            !c.notUnder.some((n) => conditions.includes(n)) &&
-            !steps.some((s) => s.character === c.id),
+            !c.notUnder.some((n) => conditions.includes(n)),
         )
-        const asked = next.data?.next?.character ?? (further ? next.data?.further?.character : undefined)
+        const open = visible.filter((c) => !steps.some((s) => s.character === c.id))
+        const question = next.data?.next ?? (further ? next.data?.further : undefined)
+        const asked = question?.character
+        const secondTry = question?.again === true
         // Until the next question is known none is shown: one that jumps under a thumb gets a false answer.
         const choosing = !next.isError && (!next.data || next.behind)
         const settled =
           !choosing && !alone && !further && observations.length > 0 && next.data?.settled === true
-        const first = choosing || settled ? undefined : alone ? open[0] : open.find((c) => c.id === asked)
+        const first = choosing || settled ? undefined : alone ? open[0] : visible.find((c) => c.id === asked)
         const rest = open.filter((c) => c.id !== first?.id)
         const see = (character: string, state: string | null) => {
-          setSteps([...steps, { character, state }])
+          // What is seen at last was never out of sight.
+          const before = state === null ? steps : steps.filter((s) => s.character !== character)
+          setSteps([...before, { character, state }])
+          setEarly(false)
           // The question that was answered is gone, and the focus with it.
           asking.current?.focus({ preventScroll: true })
         }
@@ -330,7 +346,7 @@ function Round({
                 <Button
                   kind={settled ? 'main' : 'quiet'}
                   disabled={observations.length === 0}
-                  onClick={() => setEnded(true)}
+                  onClick={() => (alone || settled || !next.data?.next ? setEnded(true) : setEarly(true))}
                 >
                   What does this say?
                 </Button>
@@ -366,6 +382,22 @@ function Round({
                   Choosing what to look at next
                 </p>
               )}
+              {early && !settled && (
+                <section
+                  aria-label="Too early"
+                  className="border-amber bg-amber-pale space-y-2 border-l-8 px-3 py-2"
+                >
+                  <p className="text-lg font-semibold">
+                    More can be looked at that may settle it. Once it is said, this look is over.
+                  </p>
+                  <div className="flex flex-wrap gap-2">
+                    <Button kind="main" onClick={() => setEarly(false)}>
+                      Look on
+                    </Button>
+                    <Button onClick={() => setEnded(true)}>Say it all the same</Button>
+                  </div>
+                </section>
+              )}
               {settled && (
                 <section
                   aria-label="Enough"
@@ -379,11 +411,17 @@ function Round({
                   )}
                 </section>
               )}
+              {first && secondTry && (
+                <p className="text-lg font-semibold">
+                  This could not be seen before. On another leaf, or another plant of the same kind beside it:
+                  can you see it there?
+                </p>
+              )}
               {first && (
                 <Question
-                  key={first.id}
+                  key={`${first.id} ${secondTry}`}
                   character={first}
-                  why={asked === first.id ? (next.data?.next ?? next.data?.further)?.why : undefined}
+                  why={asked === first.id ? question?.why : undefined}
                   onState={(s) => see(first.id, s)}
                   onUnseeable={() => see(first.id, null)}
                 />

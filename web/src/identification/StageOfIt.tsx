@@ -43,7 +43,15 @@ export function StageOfIt({
       ),
   })
   const taxa = useTaxa()
-  const most = stages.data?.[0]?.stage
+  const most = stages.data?.find((s) => s.plants > 0)?.stage
+  /** From the cards alone, and of no plant by name. */
+  const certainty = (stage: Stage) => {
+    const at = stages.data?.find((s) => s.stage === stage)
+    if (!at || at.gathered === 0) return undefined
+    return at.certain === 0
+      ? `none of ${at.gathered} gathered plants can be made certain at this stage`
+      : `${at.certain} of ${at.gathered} gathered plants can be made certain at this stage`
+  }
   return (
     <fieldset className="bg-sheet border-water max-w-3xl border-t-4 px-3 py-2">
       <legend className="float-left w-full text-xl font-semibold">What is it doing now?</legend>
@@ -66,6 +74,7 @@ export function StageOfIt({
                 {HINT[s]}
                 {s === most && ' (most plants, this month)'}
               </span>
+              {certainty(s) && <span className="text-soft block text-sm font-normal">{certainty(s)}</span>}
             </span>
           </Button>
         ))}

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Danger } from '../ui/Danger'
 import { Findings } from '../ui/Findings'
@@ -8,6 +9,7 @@ type Answer = Schemas['IdentifyAnswer']
 
 const STATUS = {
   CONFIRMED: { word: 'CONFIRMED', tone: 'border-lichen text-lichen bg-lichen-pale' },
+  SECOND_WANTED: { word: 'A SECOND LOOK', tone: 'border-water text-water bg-water-pale' },
   NOT_YET: { word: 'NOT YET', tone: 'border-amber text-amber bg-amber-pale' },
   STOP: { word: 'STOP', tone: 'border-madder text-madder bg-madder-pale' },
 }
@@ -17,6 +19,16 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
   const name = (id: string) => answer.candidates.find((c) => c.taxon === id)?.commonName ?? id
   const look = (ids: string[]) => ids.map((id) => characters.find((c) => c.id === id)?.name ?? id).join(', ')
   const status = STATUS[verdict.status]
+  const inTheWay = verdict.open.filter((o) => o.inTheWay)
+  const never = inTheWay.filter((o) => !o.later)
+  const listed = (some: typeof verdict.open) =>
+    some.length > 6
+      ? `${some
+          .slice(0, 5)
+          .map((o) => name(o.taxon))
+          .join(', ')} and ${some.length - 5} more`
+      : some.map((o) => name(o.taxon)).join(', ')
+  const others = verdict.open.filter((o) => !o.inTheWay)
   const likely = answer.candidates.filter((c) => c.posterior >= 0.001 && c.taxon !== 'none-of-these')
   return (
     <section
@@ -57,25 +69,28 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
               </li>
             ))}
         </ul>
-        {verdict.open.length > 0 && (
-          <details open={verdict.open.length <= 3}>
+        {inTheWay.length > 0 && (
+          <p>
+            In the way now, whatever else is looked at: <strong>{listed(inTheWay)}</strong>.
+            {never.length > 0 && never.length < inTheWay.length && (
+              <> At no stage is it told by looking from {listed(never)}.</>
+            )}
+          </p>
+        )}
+        {others.length > 0 && (
+          <details open={inTheWay.length === 0 && others.length <= 3}>
             <summary className="min-h-6 cursor-pointer text-sm font-medium">
-              Still to be told from {verdict.open.length} dangerous plants
+              {inTheWay.length > 0 ? 'Not looked into' : 'Still to be told from'}: {others.length} dangerous{' '}
+              {others.length === 1 ? 'plant' : 'plants'}
             </summary>
             <ul className="text-sm">
-              {verdict.open.slice(0, 12).map((o) => (
+              {others.slice(0, 12).map((o) => (
                 <li key={o.taxon}>
                   <strong>{name(o.taxon)}</strong>
                   {o.would.length > 0 && <> by {look(o.would.slice(0, 3)).toLowerCase()}</>}
-                  {o.would.length === 0 && o.later && (
-                    <>
-                      {' '}
-                      {STAGE[o.later.stage]}, about {o.later.months.slice(0, 2).map(month).join(', ')}
-                    </>
-                  )}
                 </li>
               ))}
-              {verdict.open.length > 12 && <li>and {verdict.open.length - 12} more</li>}
+              {others.length > 12 && <li>and {others.length - 12} more</li>}
             </ul>
           </details>
         )}
@@ -98,6 +113,13 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
             It can be told {STAGE[verdict.tellableAt.stage]}, about{' '}
             {verdict.tellableAt.months.map(month).join(', ')}, by{' '}
             {look(verdict.tellableAt.characters).toLowerCase()}.
+          </p>
+        )}
+        {verdict.taxon && (verdict.status === 'NOT_YET' || verdict.status === 'SECOND_WANTED') && (
+          <p>
+            <Link to={`/herbarium/${verdict.taxon}/when`} className="underline">
+              When can I be sure of {name(verdict.taxon)}?
+            </Link>
           </p>
         )}
         <Findings findings={answer.findings.filter((f) => f.code !== 'UNGATED')} label="Verdict findings" />

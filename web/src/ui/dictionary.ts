@@ -303,6 +303,7 @@ export const PLENTY: Record<Schemas['StandView']['plenty'], string> = {
 
 export const VERDICT: Record<Schemas['VerdictView']['status'], string> = {
   CONFIRMED: 'confirmed',
+  SECOND_WANTED: 'certain once a second look agrees',
   NOT_YET: 'not yet certain',
   STOP: 'stop',
 }
@@ -529,7 +530,8 @@ export const ROLE: Record<Schemas['MemberView']['role'], string> = {
 export const ORGAN: Record<Schemas['CharacterView']['organ'], string> = {
   ROOT: 'root',
   STEM: 'stem',
-  WOOD: 'wood and bud',
+  WOOD: 'trunk and twig',
+  BUD: 'bud',
   LEAF: 'leaf',
   INFLORESCENCE: 'flower cluster',
   FLOWER: 'flower',

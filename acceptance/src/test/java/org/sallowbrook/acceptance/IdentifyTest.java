@@ -86,6 +86,7 @@ public class IdentifyTest extends InBrowser {
                 .hasCount(0);
         answerByKeyboard(typical[typical.length - 1]);
         seeByKeyboard("What does this say?");
+        sayItAllTheSame();
         while (!region("Verdict").isVisible()) {
             region("Verdict")
                     .or(page.getByText("Look again, at another part"))
@@ -108,6 +109,18 @@ public class IdentifyTest extends InBrowser {
                             .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
         }
         assertThat(region("Verdict")).containsText("CONFIRMED");
+    }
+
+    /** Where more could be looked at it asks first. */
+    private void sayItAllTheSame() {
+        Locator early = button("Say it all the same");
+        early.or(region("Verdict"))
+                .or(page.getByText("Look again, at another part"))
+                .first()
+                .waitFor();
+        if (early.isVisible()) {
+            early.click();
+        }
     }
 
     /** Whoever sees a name sees the plant: while answers are given there is none, nor any odds, nor drawn on the page. */
@@ -140,6 +153,47 @@ public class IdentifyTest extends InBrowser {
         assertThat(region("Verdict")).containsText("meadowsweet");
     }
 
+    /** Before it is given up, what could not be seen is asked of another leaf or plant; a third time never. */
+    @Test
+    public void whatCouldNotBeSeenIsAskedOnceMore() {
+        go("/field/identify");
+        assertThat(page.getByText("gathered plants can be made certain at this stage")
+                        .first())
+                .isVisible();
+        IdentifyPage.at(page, "in winter");
+        Locator again = page.getByText("This could not be seen before");
+        Locator question = page.locator("fieldset:has(> legend.text-xl) > legend");
+        for (int asked = 0; asked < 30 && !again.isVisible(); asked++) {
+            cannotSee(question);
+        }
+        assertThat(again).isVisible();
+        assertThat(button("What does this say?")).isDisabled();
+        String first = question.textContent();
+        cannotSee(question);
+        assertThat(question).not().hasText(first);
+        accessible("asked once more");
+    }
+
+    private void cannotSee(Locator question) {
+        String asked = question.textContent();
+        button("cannot see it").click();
+        assertThat(question).not().hasText(asked);
+    }
+
+    /** A page that names a plant says when it can be told, and asks and confirms nothing. */
+    @Test
+    public void whenOneCanBeSureIsSaidOfANamedPlant() {
+        go("/herbarium/meadowsweet");
+        link("When can I be sure?").click();
+        heading("When can I be sure of meadowsweet?").waitFor();
+        Locator leaf = main().getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("In leaf"));
+        assertThat(leaf).containsText("No look makes it certain at this stage.");
+        assertThat(leaf).containsText("In the way");
+        assertThat(main().getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("In flower")))
+                .containsText("One look can make it certain");
+        accessible("when can I be sure");
+    }
+
     /** Another answer to the same question counts as none, and is said. */
     @Test
     public void aContradictionIsShownAndKeepsItFromBeingConfirmed() {
@@ -155,6 +209,7 @@ public class IdentifyTest extends InBrowser {
                 .see("How the leaf is divided", "simple, one blade")
                 .see("Where the side veins go", "they run straight into the teeth");
         button("What does this say?").click();
+        sayItAllTheSame();
         page.getByText("Look again, at another part").waitFor();
         Locator question = page.locator("fieldset:has(> legend)").first();
         // Reversed order: the last answer of the vocabulary stands first, and is not what was said before.

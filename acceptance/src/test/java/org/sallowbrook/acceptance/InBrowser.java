@@ -96,7 +96,12 @@ public abstract class InBrowser {
         } catch (PlaywrightException e) {
             shown = e.getMessage();
         }
-        LOG.log(System.Logger.Level.ERROR, "{0} failed at {1}, which showed:\n{2}", result.getName(), page.url(), shown);
+        LOG.log(
+                System.Logger.Level.ERROR,
+                "{0} failed at {1}, which showed:\n{2}",
+                result.getName(),
+                page.url(),
+                shown);
     }
 
     @AfterClass(alwaysRun = true)

@@ -22,7 +22,7 @@ import org.sallowbrook.core.identification.Identifier;
  */
 final class FewestWrong {
 
-    private static final int MOST = 7;
+    private static final int MOST = 5;
 
     private static final int EXHAUSTIVE = 2;
 
@@ -36,7 +36,18 @@ final class FewestWrong {
     /** Answers that are wrong and fit the one hoped for, those that organ and error make most of first. */
     private final List<Observation> wrong = new ArrayList<>();
 
-    FewestWrong(Herbarium herbarium, Identifier identifier, Taxon truth, Taxon hoped, LifeStage stage, int month) {
+    private final Status wanted;
+
+    /** @param wanted CONFIRMED by itself, or SECOND_WANTED for one of two looks that agree */
+    FewestWrong(
+            Herbarium herbarium,
+            Identifier identifier,
+            Taxon truth,
+            Taxon hoped,
+            LifeStage stage,
+            int month,
+            Status wanted) {
+        this.wanted = wanted;
         this.identifier = identifier;
         this.hoped = hoped;
         this.stage = stage;
@@ -84,10 +95,10 @@ final class FewestWrong {
         return states.get(state).share();
     }
 
-    /** 0 when none up to seven does. Every one and two of the wrong answers; of more, sets of the likeliest ones only. */
+    /** 0 when none up to five does. Every one and two of the wrong answers; of more, sets of the likeliest ones only. */
     int search() {
         for (int size = 1; size <= Math.min(MOST, wrong.size()); size++) {
-            among = size <= EXHAUSTIVE ? wrong.size() : Math.min(wrong.size(), MOST + 2);
+            among = size <= EXHAUSTIVE ? wrong.size() : Math.min(wrong.size(), MOST + 4);
             if (anyOf(size, 0, new ArrayList<>(free))) {
                 return size;
             }
@@ -100,7 +111,8 @@ final class FewestWrong {
             var verdict = identifier
                     .identify(new Request(month, stage, Interview.REGION, answers))
                     .verdict();
-            return verdict.status() == Status.CONFIRMED && hoped.id().equals(verdict.taxon());
+            return (verdict.status() == Status.CONFIRMED || verdict.status() == wanted)
+                    && hoped.id().equals(verdict.taxon());
         }
         for (int i = from; i <= among - left; i++) {
             answers.add(wrong.get(i));

@@ -52,11 +52,6 @@ public final class IdentificationSimulation {
             taxon.months().forEach((stage, months) -> cases.add(new Case(taxon, stage, new TreeSet<>(months).first())));
         }
         cases.sort(Comparator.comparing((Case c) -> c.taxon().id()).thenComparing(Case::stage));
-        for (Case c : cases) {
-            if (gathered(c) && inTheWay(c).isEmpty()) {
-                confirmable.computeIfAbsent(c.stage(), s -> new ArrayList<>()).add(c.taxon());
-            }
-        }
     }
 
     public static void main(String[] args) throws IOException {
@@ -78,7 +73,8 @@ public final class IdentificationSimulation {
             return;
         }
         simulation.observers();
-        simulation.fewestWrongAnswers();
+        simulation.fewestWrongAnswers(Status.CONFIRMED);
+        simulation.fewestWrongAnswers(Status.SECOND_WANTED);
         simulation.unlisted();
         simulation.notTellable();
         simulation.line("\nTook %d s.", (System.nanoTime() - start) / 1_000_000_000);
@@ -114,6 +110,11 @@ public final class IdentificationSimulation {
                 .toList();
     }
 
+    /** Halfway or further: one of two looks that agree. */
+    private static boolean halfway(Status status) {
+        return status == Status.CONFIRMED || status == Status.SECOND_WANTED;
+    }
+
     private Outcome hold(Case c, LifeStage named, int month, Specimen specimen) {
         return Interview.hold(identifier, herbarium, named, month, specimen, null);
     }
@@ -125,6 +126,9 @@ public final class IdentificationSimulation {
     private static final class Tally {
         final Map<Status, AtomicInteger> by = new EnumMap<>(Status.class);
         final AtomicInteger wrong = new AtomicInteger();
+        /** Certain after a second look at another plant, where one was wanted. */
+        final AtomicInteger afterTwo = new AtomicInteger();
+
         final AtomicInteger all = new AtomicInteger();
         final List<Integer> questions = Collections.synchronizedList(new ArrayList<>());
 
@@ -149,6 +153,7 @@ public final class IdentificationSimulation {
         void add(Tally other) {
             other.by.forEach((s, n) -> by.get(s).addAndGet(n.get()));
             wrong.addAndGet(other.wrong.get());
+            afterTwo.addAndGet(other.afterTwo.get());
             all.addAndGet(other.all.get());
             questions.addAll(other.questions);
         }
@@ -173,8 +178,25 @@ public final class IdentificationSimulation {
             SplittableRandom random = random(c, 1);
             Observer.Met met = new Observer.Met(c.taxon(), c.stage(), c.stage(), c.taxon());
             for (int i = 0; i < observers; i++) {
-                Specimen specimen = new Specimen(Observer.NOMINAL.begin(met, 0, random.split()), random.split());
-                each.get(c).count(hold(c, c.stage(), c.month(), specimen), c.taxon());
+                Outcome first = look(c, met, random);
+                each.get(c).count(first, c.taxon());
+                boolean right = c.taxon().id().equals(first.taxon());
+                if (right && first.status() == Status.CONFIRMED) {
+                    each.get(c).afterTwo.incrementAndGet();
+                } else if (right && first.status() == Status.SECOND_WANTED) {
+                    Outcome second = look(c, met, random);
+                    if (halfway(second.status()) && c.taxon().id().equals(second.taxon())) {
+                        each.get(c).afterTwo.incrementAndGet();
+                    }
+                }
+            }
+        });
+        each.forEach((c, t) -> {
+            boolean possible = t.by.get(Status.CONFIRMED).get()
+                            + t.by.get(Status.SECOND_WANTED).get()
+                    > 0;
+            if (gathered(c) && possible) {
+                confirmable.computeIfAbsent(c.stage(), s -> new ArrayList<>()).add(c.taxon());
             }
         });
         Map<String, Tally> rows = new TreeMap<>();
@@ -185,32 +207,43 @@ public final class IdentificationSimulation {
         });
         line("%d observers each, errors as the vocabulary says.\n", observers);
         line(
-                "| plants | stage | specimens | CONFIRMED rightly | NOT YET | STOP | CONFIRMED as another | questions until"
-                        + " CONFIRMED, median |");
-        line("|---|---|---|---|---|---|---|---|");
+                "| plants | stage | specimens | CONFIRMED rightly | or halfway | after a second look, where wanted | NOT YET |"
+                        + " STOP | CONFIRMED as another | questions until CONFIRMED, median |");
+        line("|---|---|---|---|---|---|---|---|---|---|");
         rows.forEach((row, t) -> line(
-                "| %s | %d | %.1f %% | %.1f %% | %.2f %% | %d | %s |",
+                "| %s | %d | %.1f %% | %.1f %% | %.1f %% | %.1f %% | %.2f %% | %d | %s |",
                 row.substring(2),
                 t.all.get(),
                 t.share(Status.CONFIRMED),
+                t.share(Status.CONFIRMED) + t.share(Status.SECOND_WANTED),
+                100.0 * t.afterTwo.get() / Math.max(1, t.all.get()),
                 t.share(Status.NOT_YET),
                 t.share(Status.STOP),
                 t.wrong.get(),
                 t.median()));
         for (LifeStage stage : List.of(LifeStage.FLOWERING, LifeStage.LEAFY, LifeStage.ROSETTE, LifeStage.WINTER)) {
             line(
-                    "\nGathered, rightly CONFIRMED in under half of the looks, %s: %s.",
+                    "\nGathered, rightly CONFIRMED or halfway in under half of the looks, %s: %s.",
                     words(stage),
                     named(each.entrySet().stream()
                             .filter(e -> gathered(e.getKey()) && e.getKey().stage() == stage)
-                            .filter(e -> e.getValue().share(Status.CONFIRMED) < 50)
+                            .filter(e -> e.getValue().share(Status.CONFIRMED)
+                                            + e.getValue().share(Status.SECOND_WANTED)
+                                    < 50)
                             .map(e -> String.format(
                                     Locale.ROOT,
-                                    "%s %.0f %%",
+                                    "%s %.0f/%.0f %%",
                                     e.getKey().taxon().commonName(),
-                                    e.getValue().share(Status.CONFIRMED)))
+                                    e.getValue().share(Status.CONFIRMED),
+                                    e.getValue().share(Status.CONFIRMED)
+                                            + e.getValue().share(Status.SECOND_WANTED)))
                             .toList()));
         }
+    }
+
+    private Outcome look(Case c, Observer.Met met, SplittableRandom random) {
+        Specimen specimen = new Specimen(Observer.NOMINAL.begin(met, 0, random.split()), random.split());
+        return hold(c, c.stage(), c.month(), specimen);
     }
 
     private static List<String> rows(Case c) {
@@ -233,10 +266,15 @@ public final class IdentificationSimulation {
 
     // ---- wrong CONFIRMED of what is dangerous
 
-    /** The sum of weighted wrong verdicts of one dangerous plant at one stage, over every plant hoped for. */
+    /**
+     * The sum of weighted wrong verdicts of one dangerous plant at one stage, over every plant hoped for.
+     *
+     * @param two what ends as certain where a look that came halfway is followed by another
+     */
     private record Risk(
             Case met,
             double mean,
+            double two,
             double variance,
             double worst,
             @Nullable Taxon worstAs) {}
@@ -251,11 +289,14 @@ public final class IdentificationSimulation {
                 dangerous.size(),
                 dangerous.stream().mapToInt(c -> hopes(c.stage(), c).size()).sum(),
                 runs);
-        line("| how answers come about | per million, mean over all pairs | standard error | worst pair |");
-        line("|---|---|---|---|");
+        line(
+                "| how answers come about | per million, mean over all pairs | standard error | with second looks | worst pair |");
+        line("|---|---|---|---|---|");
         for (Observer observer : Observer.values()) {
-            double pull =
-                    observer == Observer.FLOWER_OF_THE_HOPED || observer == Observer.LEAF_OF_THE_HOPED ? 0.4 : 0.7;
+            double pull = switch (observer) {
+                case FLOWER_OF_THE_HOPED, LEAF_OF_THE_HOPED, BLADE_OF_THE_HOPED -> 0.4;
+                default -> 0.7;
+            };
             List<Risk> risks =
                     dangerous.parallelStream().map(c -> risk(observer, c, pull)).toList();
             double mean = risks.stream().mapToDouble(Risk::mean).average().orElse(0);
@@ -263,10 +304,11 @@ public final class IdentificationSimulation {
             Risk worst =
                     risks.stream().max(Comparator.comparingDouble(Risk::worst)).orElseThrow();
             line(
-                    "| %s | %s | %s | %s |",
+                    "| %s | %s | %s | %s | %s |",
                     observer.words,
                     million(mean),
                     million(error),
+                    million(risks.stream().mapToDouble(Risk::two).average().orElse(0)),
                     worst.worstAs() == null
                             ? "none"
                             : String.format(
@@ -294,6 +336,7 @@ public final class IdentificationSimulation {
         List<LifeStage> named = observer == Observer.WRONG_STAGE ? mistaken(c) : List.of(c.stage());
         SplittableRandom random = random(c, 3 + observer.ordinal());
         double sum = 0;
+        double two = 0;
         double variance = 0;
         double worst = 0;
         Taxon worstAs = null;
@@ -302,6 +345,7 @@ public final class IdentificationSimulation {
             for (Taxon hoped : hopes(stage, c)) {
                 pairs++;
                 double of = 0;
+                double half = 0;
                 double squares = 0;
                 Observer.Met met = new Observer.Met(c.taxon(), stage, c.stage(), hoped);
                 for (int i = 0; i < runs; i++) {
@@ -309,14 +353,20 @@ public final class IdentificationSimulation {
                     Specimen specimen = new Specimen(
                             observer.begin(met, i % 2 == 0 ? pull : 1 - (1 - pull) / 2, random.split()),
                             random.split());
-                    if (wrong(hold(c, stage, c.month(), specimen), c.taxon())) {
-                        double w = Math.exp(specimen.logWeight());
+                    Outcome outcome = hold(c, stage, c.month(), specimen);
+                    double w = Math.exp(specimen.logWeight());
+                    if (wrong(outcome, c.taxon())) {
                         of += w;
                         squares += w * w;
+                    } else if (outcome.status() == Status.SECOND_WANTED
+                            && !c.taxon().id().equals(outcome.taxon())) {
+                        half += w;
                     }
                 }
                 double mean = of / runs;
+                double came = half / runs;
                 sum += mean;
+                two += mean + came * (observer.independent() ? Math.min(1, mean + came) : 1);
                 variance += (squares / runs - mean * mean) / runs;
                 if (mean > worst) {
                     worst = mean;
@@ -325,8 +375,8 @@ public final class IdentificationSimulation {
             }
         }
         return pairs == 0
-                ? new Risk(c, 0, 0, 0, null)
-                : new Risk(c, sum / pairs, variance / pairs / pairs, worst, worstAs);
+                ? new Risk(c, 0, 0, 0, 0, null)
+                : new Risk(c, sum / pairs, two / pairs, variance / pairs / pairs, worst, worstAs);
     }
 
     /** Stages it may be taken to be at, not being. */
@@ -337,13 +387,14 @@ public final class IdentificationSimulation {
     }
 
     /** By search, not by sampling: the fewest wrong answers after which each dangerous plant is CONFIRMED as another. */
-    private void fewestWrongAnswers() {
+    private void fewestWrongAnswers(Status wanted) {
         Map<Integer, List<String>> fewest = Collections.synchronizedMap(new TreeMap<>());
         AtomicInteger pairs = new AtomicInteger();
         cases.parallelStream().filter(IdentificationSimulation::dangerous).forEach(c -> {
             for (Taxon hoped : hopes(c.stage(), c)) {
                 pairs.incrementAndGet();
-                int wrong = new FewestWrong(herbarium, identifier, c.taxon(), hoped, c.stage(), c.month()).search();
+                int wrong =
+                        new FewestWrong(herbarium, identifier, c.taxon(), hoped, c.stage(), c.month(), wanted).search();
                 if (wrong > 0) {
                     fewest.computeIfAbsent(wrong, k -> Collections.synchronizedList(new ArrayList<>()))
                             .add(c.taxon().commonName() + " " + words(c.stage()) + " as " + hoped.commonName());
@@ -351,14 +402,17 @@ public final class IdentificationSimulation {
             }
         });
         line(
-                "\n**Fewest wrong answers that confirm a dangerous plant as a gathered one** (%d pairs at a stage, every"
+                "\n**Fewest wrong answers that confirm a dangerous plant as a gathered one%s** (%d pairs at a stage, every"
                         + " other answer true of some individual or not to be seen): %s.",
+                wanted == Status.CONFIRMED ? "" : ", in each of two looks that agree",
                 pairs.get(),
                 fewest.isEmpty()
                         ? "none does"
                         : fewest.entrySet().stream()
                                 .map(e -> e.getKey() + " for " + e.getValue().size() + " pairs"
-                                        + (e.getKey() < 4 ? " (" + String.join("; ", e.getValue()) + ")" : ""))
+                                        + (e.getKey() < (wanted == Status.CONFIRMED ? 4 : 3)
+                                                ? " (" + String.join("; ", e.getValue()) + ")"
+                                                : ""))
                                 .collect(Collectors.joining(", ")));
     }
 
@@ -387,7 +441,7 @@ public final class IdentificationSimulation {
                                     new Specimen(Observer.NOMINAL.begin(met, 0, random.split()), random.split());
                             Outcome outcome = Interview.hold(blind, without, c.stage(), c.month(), specimen, null);
                             all++;
-                            if (outcome.status() == Status.CONFIRMED) {
+                            if (halfway(outcome.status())) {
                                 as.merge(String.valueOf(outcome.taxon()), 1, Integer::sum);
                             }
                         }
@@ -403,8 +457,8 @@ public final class IdentificationSimulation {
         double confirmed = each.values().stream().mapToDouble(d -> d[0]).sum();
         double all = each.values().stream().mapToDouble(d -> d[1]).sum();
         line(
-                "\n**An unlisted dangerous plant** (each taken out in turn, %d specimens): CONFIRMED as something else"
-                        + " **%.2f %%**. By plant: %s.",
+                "\n**An unlisted dangerous plant** (each taken out in turn, %d specimens): CONFIRMED or halfway as something"
+                        + " else **%.2f %%**. By plant: %s.",
                 (int) all,
                 100 * confirmed / all,
                 named(each.entrySet().stream()

@@ -3,6 +3,7 @@ package org.sallowbrook.bench;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -36,9 +37,12 @@ final class Interview {
             @Nullable List<String> order) {
         List<Observation> seen = new ArrayList<>();
         Set<String> unseeable = new HashSet<>();
-        Result result = ask(identifier, stage, month, seen, unseeable);
+        Set<String> twice = new HashSet<>();
+        Result result = ask(identifier, stage, month, seen, unseeable, twice);
         int asked = 0;
-        while (asked < MOST_QUESTIONS && result.verdict().status() == Status.NOT_YET) {
+        while (asked < MOST_QUESTIONS
+                && (result.verdict().status() == Status.NOT_YET
+                        || result.verdict().status() == Status.SECOND_WANTED)) {
             String next = order == null
                     ? (result.next() == null ? null : result.next().character())
                     : asked < order.size() ? order.get(asked) : null;
@@ -46,24 +50,31 @@ final class Interview {
                 break;
             }
             CharacterDefinition character = Objects.requireNonNull(herbarium.character(next));
-            String state = specimen.look(character);
+            boolean again = unseeable.contains(next);
+            String state = again ? specimen.lookElsewhere(character) : specimen.look(character);
             asked++;
             if (state == null) {
-                unseeable.add(next);
+                (again ? twice : unseeable).add(next);
                 if (order != null) {
                     continue;
                 }
             } else {
                 seen.add(new Observation(next, state));
             }
-            result = ask(identifier, stage, month, seen, unseeable);
+            result = ask(identifier, stage, month, seen, unseeable, twice);
         }
         return new Outcome(result.verdict().status(), result.verdict().taxon(), asked);
     }
 
     private static Result ask(
-            Identifier identifier, LifeStage stage, int month, List<Observation> seen, Set<String> unseeable) {
-        return identifier.identify(new Request(month, stage, REGION, Set.of(), seen, unseeable));
+            Identifier identifier,
+            LifeStage stage,
+            int month,
+            List<Observation> seen,
+            Set<String> unseeable,
+            Set<String> twice) {
+        return identifier.identify(
+                new Request(month, stage, REGION, Set.of(), seen, unseeable, twice, List.of(), Map.of()));
     }
 
     /** All characters of a stage, by what they would tell of everything before anything was seen. */
@@ -71,7 +82,7 @@ final class Interview {
         Set<String> taken = new HashSet<>();
         List<String> order = new ArrayList<>();
         while (true) {
-            var next = ask(identifier, stage, month, List.of(), taken).next();
+            var next = ask(identifier, stage, month, List.of(), taken, taken).next();
             if (next == null) {
                 return order;
             }

@@ -53,6 +53,12 @@ enum Observer {
             return hopeful(c, met, 0.5);
         }
     },
+    PEOPLE_DIFFER("half of the people copy two answers in ten, half none") {
+        @Override
+        double proneTo() {
+            return 0.2;
+        }
+    },
     ORGAN_10("one organ in ten is copied whole") {
         @Override
         double copiedOrgans() {
@@ -67,14 +73,32 @@ enum Observer {
     },
     FLOWER_OF_THE_HOPED("two plants through each other: the flower of the one hoped for, all else of the other") {
         @Override
-        boolean ofTheHoped(Organ glance) {
-            return glance == Organ.FLOWER;
+        boolean ofTheHoped(CharacterDefinition c) {
+            return c.organ().glance() == Organ.FLOWER;
         }
     },
     LEAF_OF_THE_HOPED("two plants through each other: the leaf of the one hoped for, all else of the other") {
         @Override
-        boolean ofTheHoped(Organ glance) {
-            return glance == Organ.LEAF;
+        boolean ofTheHoped(CharacterDefinition c) {
+            return c.organ().glance() == Organ.LEAF;
+        }
+    },
+    BLADE_OF_THE_HOPED(
+            "two plants through each other: the blade of the one hoped for, foot and all else of the other") {
+        @Override
+        boolean ofTheHoped(CharacterDefinition c) {
+            return c.organ() == Organ.LEAF && !FOOT.contains(c.id());
+        }
+    },
+    LEAFLET_FOR_LEAF("one in twenty takes a leaflet for the leaf, and one answer in twenty is copied") {
+        @Override
+        double[] answer(CharacterDefinition c, Met met) {
+            return hopeful(c, met, 0.05);
+        }
+
+        @Override
+        double leafletForLeaf() {
+            return 0.05;
         }
     },
     WRONG_CARDS("one character in twenty shows what the card says it never does") {
@@ -142,9 +166,34 @@ enum Observer {
         return 0;
     }
 
-    boolean ofTheHoped(Organ glance) {
+    boolean ofTheHoped(CharacterDefinition c) {
         return false;
     }
+
+    /** How much of what is said is copied by the half of the people who copy at all. */
+    double proneTo() {
+        return 0;
+    }
+
+    double leafletForLeaf() {
+        return 0;
+    }
+
+    /** Whether another look slips by itself; where plants stand through each other, or a card is wrong, both looks do. */
+    boolean independent() {
+        return switch (this) {
+            case FLOWER_OF_THE_HOPED, LEAF_OF_THE_HOPED, BLADE_OF_THE_HOPED, WRONG_CARDS, ATYPICAL, WRONG_STAGE ->
+                false;
+            default -> true;
+        };
+    }
+
+    /** What a leaf shows where it sits on the stem. */
+    private static final Set<String> FOOT = Set.of("leaf-base", "stipules", "leaf-start");
+
+    /** What is judged by whether the leaf is cut up, and what of it a whole leaflet shows. */
+    private static final Map<String, String> OF_A_LEAFLET =
+            Map.of("leaf-division", "simple", "end-leaflet", "no-leaflets", "segment-tip", "undivided");
 
     /** @param pull probability that an answer is drawn from the plant hoped for, 0..1, for rare events */
     Look begin(Met met, double pull, SplittableRandom random) {
@@ -152,12 +201,26 @@ enum Observer {
         double weight = 0;
         if (copiedOrgans() > 0) {
             double likelier = Math.max(copiedOrgans(), pull);
-            for (Organ organ : List.of(Organ.ROOT, Organ.STEM, Organ.WOOD, Organ.LEAF, Organ.FLOWER, Organ.SCENT)) {
+            for (Organ organ :
+                    List.of(Organ.ROOT, Organ.STEM, Organ.WOOD, Organ.BUD, Organ.LEAF, Organ.FLOWER, Organ.SCENT)) {
                 boolean yes = random.nextDouble() < likelier;
                 copied.put(organ, yes);
                 weight += Math.log(yes ? copiedOrgans() / likelier : (1 - copiedOrgans()) / (1 - likelier));
             }
         }
+        double copies = 0;
+        if (proneTo() > 0) {
+            double likelier = pull > 0 ? 0.9 : 0.5;
+            boolean prone = random.nextDouble() < likelier;
+            copies = prone ? proneTo() : 0;
+            weight += Math.log(0.5 / (prone ? likelier : 1 - likelier));
+        }
+        boolean leaflet = leafletForLeaf() > 0 && random.nextDouble() < Math.max(leafletForLeaf(), pull / 2);
+        if (leafletForLeaf() > 0) {
+            double likelier = Math.max(leafletForLeaf(), pull / 2);
+            weight += Math.log(leaflet ? leafletForLeaf() / likelier : (1 - leafletForLeaf()) / (1 - likelier));
+        }
+        double copyingNow = copies;
         double begun = weight;
         return new Look() {
             @Override
@@ -167,11 +230,16 @@ enum Observer {
                     double[] his = shown(met.hoped, c, met.stage);
                     return new Answer(his, his);
                 }
-                if (ofTheHoped(glance)) {
+                String ofALeaflet = OF_A_LEAFLET.get(c.id());
+                if (leaflet && ofALeaflet != null && c.has(ofALeaflet)) {
+                    double[] it = only(c, ofALeaflet);
+                    return new Answer(it, it);
+                }
+                if (ofTheHoped(c)) {
                     double[] its = mixed(shown(met.hoped, c, met.stage), c.error());
                     return new Answer(its, its);
                 }
-                double[] own = leafless(c, met) ? null : answer(c, met);
+                double[] own = leafless(c, met) ? null : proneTo() > 0 ? hopeful(c, met, copyingNow) : answer(c, met);
                 return own == null
                         ? null
                         : new Answer(own, sum(own, 1 - pull, mixed(shown(met.hoped, c, met.stage), c.error()), pull));
@@ -191,6 +259,14 @@ enum Observer {
                 && met.truth.statesOf(c.id(), met.really) == null
                 && leaves != null
                 && leaves.keySet().equals(Set.of("absent"));
+    }
+
+    private static double[] only(CharacterDefinition c, String state) {
+        double[] p = new double[c.states().size()];
+        for (int s = 0; s < p.length; s++) {
+            p[s] = c.states().get(s).id().equals(state) ? 1 : 0;
+        }
+        return p;
     }
 
     private static double[] hopeful(CharacterDefinition c, Met met, double share) {

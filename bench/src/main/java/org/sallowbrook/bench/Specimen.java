@@ -3,6 +3,7 @@ package org.sallowbrook.bench;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,9 @@ import org.sallowbrook.core.herbarium.CharacterDefinition;
 final class Specimen {
 
     static final double UNSEEABLE = 0.15;
+
+    /** So often what could not be seen can't be seen on another leaf either. */
+    static final double UNSEEN_AGAIN = 0.4;
 
     private final Observer.Look look;
     private final SplittableRandom random;
@@ -44,11 +48,25 @@ final class Specimen {
             unseeable.add(character.id());
             return null;
         }
+        return say(character, answer);
+    }
+
+    private String say(CharacterDefinition character, Observer.Answer answer) {
         int said = draw(answer.drawn());
         logWeight += Math.log(answer.own()[said] / answer.drawn()[said]);
         String state = character.states().get(said).id();
         answers.put(character.id(), state);
         return state;
+    }
+
+    /** On another leaf or plant, where it could not be seen before. */
+    @Nullable
+    String lookElsewhere(CharacterDefinition character) {
+        if (look.at(character) == null || random.nextDouble() < UNSEEN_AGAIN) {
+            return null;
+        }
+        unseeable.remove(character.id());
+        return say(character, Objects.requireNonNull(look.at(character)));
     }
 
     double logWeight() {

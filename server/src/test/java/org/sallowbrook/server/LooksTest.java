@@ -48,6 +48,50 @@ public class LooksTest extends ServerTest {
                 .asString();
     }
 
+    /** Three exclusions are half a look: nothing is picked or staked on it before another agrees. */
+    @Test
+    public void twoPeoplesHalfLooksMakeOne() {
+        Client ilse = as("ilse");
+        UUID stand = newStand(ilse, "small-leaved-lime");
+        assertThat(ilse.post(looks(stand), bareLime())
+                        .expect(200)
+                        .body()
+                        .path("status")
+                        .asString())
+                .isEqualTo("SECOND_WANTED");
+        JsonNode once = ilse.get("/api/field/stands/" + stand).body();
+        assertThat(once.path("certain").asBoolean()).isFalse();
+        assertThat(once.path("secondLook").asString()).isEqualTo("WANTED");
+        Map<String, Object> stake = Map.of("id", id(), "stake", "lime 1", "place", "by the gate");
+        assertThat(ilse.post("/api/field/stands/" + stand + "/tags", stake).codes())
+                .contains("TAG_UNCONFIRMED");
+        // Again by the same eyes, the same day: still one look.
+        ilse.post(looks(stand), bareLime()).expect(200);
+        assertThat(second(ilse, stand)).isEqualTo("WANTED");
+
+        as("tam").post(looks(stand), bareLime()).expect(200);
+        JsonNode twice = ilse.get("/api/field/stands/" + stand).body();
+        assertThat(twice.path("certain").asBoolean()).isTrue();
+        assertThat(twice.path("secondLook").asString()).isEqualTo("DONE");
+        ilse.post("/api/field/stands/" + stand + "/tags", stake).expect(200);
+    }
+
+    private Map<String, Object> bareLime() {
+        List<Map<String, String>> seen = new ArrayList<>();
+        Map.of(
+                        "habit", "tree",
+                        "bud-cover", "two-scales",
+                        "twig", "smooth-brown",
+                        "bud-colour", "red",
+                        "bud-shape", "blunt",
+                        "buds", "alternate",
+                        "evergreen", "shed",
+                        "leaves-now", "absent",
+                        "spines", "none")
+                .forEach((c, state) -> seen.add(Map.of("character", c, "state", state)));
+        return Map.of("id", id(), "on", "2026-02-10", "stage", "WINTER", "observations", seen, "again", seen);
+    }
+
     @Test
     public void besideADeadlyPlantTwoPeopleOrTwoDaysAreNeeded() {
         Client ilse = as("ilse");

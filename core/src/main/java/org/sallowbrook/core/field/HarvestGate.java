@@ -42,8 +42,13 @@ public final class HarvestGate {
             boolean tellableNow,
             @Nullable Tag tag) {
 
+        /** Told from what is dangerous, though it may want another look that agrees. */
         boolean confirmed() {
-            return look != null && look.status() == Identification.Status.CONFIRMED;
+            return look != null && look.halfway();
+        }
+
+        private boolean half() {
+            return look != null && look.status() == Identification.Status.SECOND_WANTED;
         }
     }
 
@@ -143,11 +148,13 @@ public final class HarvestGate {
      * Whether what was picked and not weighed then may still come into the house.
      *
      * @param look that speaks for the stand on the day it was picked; null when none does any more
+     * @param second whether another look was needed, and made
      * @param doubted whether somebody has since doubted the stand
      */
-    public static List<Finding> broughtHome(IdentityOnRecord.@Nullable Look look, boolean doubted, Site site) {
+    public static List<Finding> broughtHome(
+            IdentityOnRecord.@Nullable Look look, IdentityOnRecord.SecondLook second, boolean doubted, Site site) {
         List<Finding> findings = new ArrayList<>();
-        if (doubted || look == null || look.status() != Identification.Status.CONFIRMED) {
+        if (doubted || !IdentityOnRecord.certain(look, second)) {
             findings.add(Finding.stop(
                     "IDENTITY_DOUBTED",
                     "Since it was picked, what grows there has come into doubt.",
@@ -225,7 +232,10 @@ public final class HarvestGate {
             if (identity.second() == IdentityOnRecord.SecondLook.WANTED) {
                 findings.add(Finding.stop(
                         "SECOND_LOOK",
-                        "Something deadly is taken for " + taxon.commonName() + ", and only one look is on record.",
+                        identity.half()
+                                ? "One look told it from what is dangerous, but not by enough to stand alone."
+                                : "Something deadly is taken for " + taxon.commonName()
+                                        + ", and only one look is on record.",
                         "Let somebody else look, without telling them what it came to, or look yourself on another day"
                                 + " at other plants of the stand."));
             }

@@ -33,9 +33,15 @@ public final class IdentityOnRecord {
             LifeStage stage,
             Identification.Status status,
             @Nullable String by,
-            boolean otherPlants) {}
+            boolean otherPlants) {
 
-    /** Whether a plant that something deadly is taken for was looked at twice. */
+        /** Certain by itself, or with another that agrees. */
+        boolean halfway() {
+            return status == Identification.Status.CONFIRMED || status == Identification.Status.SECOND_WANTED;
+        }
+    }
+
+    /** Whether a plant was looked at twice, where something deadly is taken for it or one look did not tell it alone. */
     public enum SecondLook {
         NOT_NEEDED,
         WANTED,
@@ -66,6 +72,13 @@ public final class IdentityOnRecord {
                 .orElse(newest);
     }
 
+    /** Whether a look says what a plant is, by itself or with the other that it wants. */
+    public static boolean certain(@Nullable Look speaking, SecondLook second) {
+        return speaking != null
+                && (speaking.status() == Identification.Status.CONFIRMED
+                        || (speaking.status() == Identification.Status.SECOND_WANTED && second == SecondLook.DONE));
+    }
+
     /** Whether a look is recent enough on a day: one round of the year and the season it began in, as of a tag. */
     public static boolean fresh(Look look, LocalDate day) {
         return !day.isAfter(look.on().plusDays(Tag.VALID_DAYS));
@@ -73,21 +86,22 @@ public final class IdentityOnRecord {
 
     /**
      * One pair of eyes that hopes sees what it hopes for, twice if need be. Where something deadly is taken for the plant,
-     * a CONFIRMED counts when another bears it out: of the same plant and stage, fresh, by another person, or by the same
-     * on another day and on other plants, with no STOP kept since the older of the two.
+     * or a look did not tell it alone, it counts when another bears it out: of the same plant and stage, fresh, by another
+     * person, or by the same on another day and on other plants, with no STOP kept since the older of the two.
      *
      * @param speaking the look that speaks on the day
      */
     public static SecondLook second(
             Taxon taxon, List<Taxon> takenFor, @Nullable Look speaking, LocalDate day, List<Look> looks) {
-        if (takenFor.stream().noneMatch(t -> t.danger() == Danger.DEADLY)) {
+        boolean halfOnly = speaking != null && speaking.status() == Identification.Status.SECOND_WANTED;
+        if (!halfOnly && takenFor.stream().noneMatch(t -> t.danger() == Danger.DEADLY)) {
             return SecondLook.NOT_NEEDED;
         }
-        if (speaking == null || speaking.status() != Identification.Status.CONFIRMED) {
+        if (speaking == null || !speaking.halfway()) {
             return SecondLook.WANTED;
         }
         boolean borneOut = looks.stream()
-                .filter(l -> l.status() == Identification.Status.CONFIRMED
+                .filter(l -> l.halfway()
                         && l.forTaxon().equals(taxon.id())
                         && l.stage() == speaking.stage()
                         && fresh(l, day)

@@ -30,7 +30,7 @@ public final class OnThePiece {
             Map.entry(
                     Taxon.Part.HERB,
                     EnumSet.of(Organ.LEAF, Organ.STEM, Organ.FLOWER, Organ.INFLORESCENCE, Organ.FRUIT)),
-            Map.entry(Taxon.Part.SHOOT, EnumSet.of(Organ.LEAF, Organ.STEM, Organ.WOOD)),
+            Map.entry(Taxon.Part.SHOOT, EnumSet.of(Organ.LEAF, Organ.STEM, Organ.WOOD, Organ.BUD)),
             Map.entry(Taxon.Part.ROOT, EnumSet.of(Organ.ROOT)),
             Map.entry(Taxon.Part.BARK, EnumSet.of(Organ.WOOD, Organ.STEM)),
             Map.entry(Taxon.Part.FRUIT, EnumSet.of(Organ.FRUIT, Organ.INFLORESCENCE)),

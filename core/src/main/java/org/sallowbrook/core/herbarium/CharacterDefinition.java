@@ -16,6 +16,7 @@ import org.sallowbrook.core.measure.Checks;
  * @param cost 1 easy and safe .. 3 needs digging or a lens
  * @param fixed why age, shade, grazing or withering do not change it in a plant; empty when they may. A dangerous card's
  *     "never" counts only where it is fixed or the card gives its own reason.
+ * @param opening its place among the gross characters a look begins with, from 1; 0 for all others
  * @param error probability that an observer names a wrong state, above 0 and below 0.5
  */
 public record CharacterDefinition(
@@ -28,6 +29,7 @@ public record CharacterDefinition(
         Set<LookingCondition> notUnder,
         boolean scent,
         int cost,
+        int opening,
         double error,
         String fixed,
         List<State> states) {
@@ -35,8 +37,9 @@ public record CharacterDefinition(
     public enum Organ {
         ROOT,
         STEM,
-        /** Trunk, twig and winter bud. */
+        /** Trunk and twig. */
         WOOD,
+        BUD,
         LEAF,
         INFLORESCENCE,
         FLOWER,
@@ -69,6 +72,23 @@ public record CharacterDefinition(
         public State(String id, String words) {
             this(id, words, false);
         }
+    }
+
+    /** One that no look begins with. */
+    public CharacterDefinition(
+            String id,
+            String name,
+            Organ organ,
+            String howToLook,
+            Set<LifeStage> stages,
+            Set<Group> groups,
+            Set<LookingCondition> notUnder,
+            boolean scent,
+            int cost,
+            double error,
+            String fixed,
+            List<State> states) {
+        this(id, name, organ, howToLook, stages, groups, notUnder, scent, cost, 0, error, fixed, states);
     }
 
     public CharacterDefinition {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which characters tell one taxon from another at a stage: those both cards describe there, and of which the other never
@@ -13,18 +14,22 @@ import java.util.stream.Stream;
  */
 public final class Telling {
 
-    /** Against a deadly plant that one of the two cards lists as a look-alike. */
+    /** Against a deadly plant that one of the two cards lists as a look-alike; so many must tell, whatever they count. */
     public static final int LEAST_OF_A_DEADLY_PAIR = 6;
 
-    public static final int LEAST = 4;
+    /** So much likelier than any dangerous plant must what was seen be: four looks of an error of 3 %. */
+    public static final double LEAST_RATIO = 1_000_000;
 
     private Telling() {}
 
-    /** How many characters must tell the pair apart at a stage before a look can be trusted to. */
-    public static int needed(Taxon a, Taxon b) {
+    /** A deadly plant and what it is taken for. What tells them is counted beforehand; elsewhere the evidence decides. */
+    public static boolean deadlyPair(Taxon a, Taxon b) {
         boolean deadly = a.danger() == Danger.DEADLY || b.danger() == Danger.DEADLY;
-        boolean listed = a.lookAlike(b.id()).isPresent() || b.lookAlike(a.id()).isPresent();
-        return deadly && listed ? LEAST_OF_A_DEADLY_PAIR : LEAST;
+        return deadly && likeness(a, b) != null;
+    }
+
+    private static Taxon.@Nullable LookAlike likeness(Taxon a, Taxon b) {
+        return a.lookAlike(b.id()).or(() -> b.lookAlike(a.id())).orElse(null);
     }
 
     public static List<String> between(Herbarium herbarium, Taxon a, Taxon b, LifeStage stage) {
@@ -50,18 +55,34 @@ public final class Telling {
         return states.entrySet().stream().filter(e -> e.getValue().isUsual()).map(Map.Entry::getKey);
     }
 
-    /** As many as {@link #needed}, on two organs at least, one of them decisive when either card lists the pair. */
+    /**
+     * Whether a look at this stage can be counted on to tell them: by what would bring {@link #LEAST_RATIO}, of a deadly
+     * pair by six characters, on two organs at least, one of them decisive when either card lists the pair. What only some
+     * plants show counts where the plant in the hand shows it, and is not counted on here.
+     */
     public static boolean enough(Herbarium herbarium, Taxon a, Taxon b, LifeStage stage) {
         List<String> telling = between(herbarium, a, b, stage);
-        return telling.size() >= needed(a, b)
+        return (deadlyPair(a, b)
+                        ? telling.size() >= LEAST_OF_A_DEADLY_PAIR
+                        : ratio(herbarium, telling) >= Math.log(LEAST_RATIO))
                 && CardCheck.organs(herbarium, telling).size() >= 2
                 && decides(a, b, telling);
     }
 
+    /** Natural logarithm of what a look at each of them counts at most. */
+    private static double ratio(Herbarium herbarium, List<String> characters) {
+        double sum = 0;
+        for (String c : characters) {
+            CharacterDefinition definition = herbarium.character(c);
+            if (definition != null) {
+                sum += Math.log((1 - definition.error()) / definition.error());
+            }
+        }
+        return sum;
+    }
+
     private static boolean decides(Taxon a, Taxon b, List<String> telling) {
-        return a.lookAlike(b.id())
-                .or(() -> b.lookAlike(a.id()))
-                .map(l -> telling.stream().anyMatch(l.decisive()::contains))
-                .orElse(true);
+        Taxon.LookAlike likeness = likeness(a, b);
+        return likeness == null || telling.stream().anyMatch(likeness.decisive()::contains);
     }
 }

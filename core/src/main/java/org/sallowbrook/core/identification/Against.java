@@ -24,13 +24,31 @@ import org.sallowbrook.core.herbarium.Telling;
  */
 final class Against {
 
-    static final double LEAST_LOG_RATIO = Math.log(1_000_000);
     static final int LEAST_ORGANS = 2;
+
+    /** How far a look must go to be believed. */
+    enum Level {
+        /** By itself: a million to one. */
+        ALONE(Telling.LEAST_RATIO),
+        /**
+         * Where another look by other eyes, or at other plants, agrees: 30,000 to one in each, at an error of 3 % three
+         * characters. Six slips of two people make it wrong; alone it would be wrong sixty times in a million where one
+         * answer in ten is what was hoped for.
+         */
+        WITH_ANOTHER(30_000);
+
+        final double logRatio;
+
+        Level(double ratio) {
+            this.logRatio = Math.log(ratio);
+        }
+    }
 
     private final Table table;
     private final int lead;
     private final int other;
     private final boolean listed;
+    private final boolean deadlyPair;
     private final Map<String, Double> ownErrors;
     private final Set<String> decisive;
 
@@ -48,6 +66,7 @@ final class Against {
         Taxon b = table.taxa.get(other);
         var likeness = a.lookAlike(b.id()).or(() -> b.lookAlike(a.id()));
         this.listed = likeness.isPresent();
+        this.deadlyPair = Telling.deadlyPair(a, b);
         this.decisive = likeness.map(l -> Set.copyOf(l.decisive())).orElse(Set.of());
     }
 
@@ -60,8 +79,13 @@ final class Against {
         }
     }
 
-    boolean excluded() {
-        return logRatio >= LEAST_LOG_RATIO && organs.size() >= LEAST_ORGANS && (decided || !listed);
+    boolean excluded(Level level) {
+        return logRatio >= least(level) && organs.size() >= LEAST_ORGANS && (decided || !listed);
+    }
+
+    /** A deadly plant that is taken for it wants the whole of it in each of two looks. */
+    private double least(Level level) {
+        return (deadlyPair ? Level.ALONE : level).logRatio;
     }
 
     /** The other never shows it and the lead does. */
@@ -101,7 +125,7 @@ final class Against {
     }
 
     /** How much of what is still wanting one more look is expected to bring, 0 to about 2. */
-    double expected(int c) {
+    double expected(int c, Level level) {
         int its = table.shown[c][lead];
         double[] p = table.probability[c][table.profile[c][lead]];
         double gain = 0;
@@ -112,8 +136,8 @@ final class Against {
                 tells += excludes(c, s) ? p[s] : 0;
             }
         }
-        double wanting = Math.max(0, LEAST_LOG_RATIO - logRatio);
-        double worth = Math.max(0, Math.min(gain, wanting)) / LEAST_LOG_RATIO;
+        double wanting = Math.max(0, least(level) - logRatio);
+        double worth = Math.max(0, Math.min(gain, wanting)) / Level.ALONE.logRatio;
         CharacterDefinition definition = table.characters.get(c);
         if (organs.size() < LEAST_ORGANS && !organs.contains(definition.organ().glance())) {
             worth += tells * 0.25;
@@ -125,7 +149,7 @@ final class Against {
     }
 
     /** Whether looking at these as well could still exclude it. */
-    boolean within(int[] unseen) {
+    boolean within(int[] unseen, Level level) {
         double most = logRatio;
         EnumSet<Organ> all = EnumSet.copyOf(organs);
         boolean settles = decided || !listed;
@@ -137,17 +161,12 @@ final class Against {
                 settles |= decisive.contains(table.characters.get(c).id());
             }
         }
-        return most >= LEAST_LOG_RATIO && all.size() >= LEAST_ORGANS && settles;
+        return most >= least(level) && all.size() >= LEAST_ORGANS && settles;
     }
 
-    /** Whether the two can be told at this stage at all, everything being seen. */
+    /** Of a deadly pair: whether enough tells the two apart at this stage for a look to be trusted at all. */
     static boolean tellable(Table table, int a, int b) {
-        int telling = 0;
-        for (int c = 0; c < table.characters.size(); c++) {
-            if (!table.characters.get(c).scent() && table.tells(c, a, b)) {
-                telling++;
-            }
-        }
-        return telling >= Telling.needed(table.taxa.get(a), table.taxa.get(b));
+        return !Telling.deadlyPair(table.taxa.get(a), table.taxa.get(b))
+                || table.telling(a, b) >= Telling.LEAST_OF_A_DEADLY_PAIR;
     }
 }

@@ -30,7 +30,8 @@ public final class Identification {
     /**
      * @param month 1..12
      * @param conditions of looking
-     * @param unseeable characters that can't be seen and are not asked again; no evidence
+     * @param unseeable characters that can't be seen; no evidence, and not asked again before all else is
+     * @param unseenTwice those of them that could not be seen on another leaf or plant either, and are not asked any more
      * @param again what was said of some of the observed characters when they were asked once more, on another leaf or
      *     flower; one that differs takes its character out of the evidence
      * @param ownErrors the observer's own error rates by character; those below the vocabulary's change nothing
@@ -42,6 +43,7 @@ public final class Identification {
             Set<LookingCondition> conditions,
             List<Observation> observations,
             Set<String> unseeable,
+            Set<String> unseenTwice,
             List<Observation> again,
             Map<String, Double> ownErrors) {
         public Request {
@@ -58,6 +60,7 @@ public final class Identification {
             checks.done();
             conditions = Set.copyOf(conditions);
             unseeable = Set.copyOf(unseeable);
+            unseenTwice = Set.copyOf(unseenTwice);
             observations = List.copyOf(observations);
             again = List.copyOf(again);
             ownErrors = Map.copyOf(ownErrors);
@@ -70,7 +73,7 @@ public final class Identification {
                 Set<LookingCondition> conditions,
                 List<Observation> observations,
                 Set<String> unseeable) {
-            this(month, stage, region, conditions, observations, unseeable, List.of(), Map.of());
+            this(month, stage, region, conditions, observations, unseeable, Set.of(), List.of(), Map.of());
         }
 
         /** Characters of which two different things were said. */
@@ -91,7 +94,7 @@ public final class Identification {
             if (differing.isEmpty()) {
                 return this;
             }
-            Set<String> asked = new HashSet<>(unseeable);
+            Set<String> asked = new HashSet<>(unseenTwice);
             asked.addAll(differing);
             return new Request(
                     month,
@@ -101,6 +104,7 @@ public final class Identification {
                     observations.stream()
                             .filter(o -> !differing.contains(o.character()))
                             .toList(),
+                    unseeable,
                     asked,
                     again,
                     ownErrors);
@@ -117,7 +121,7 @@ public final class Identification {
             }
             List<Observation> all = new ArrayList<>(observations);
             all.add(new Observation(LEAVES_NOW, "present"));
-            return new Request(month, stage, region, conditions, all, unseeable, again, ownErrors);
+            return new Request(month, stage, region, conditions, all, unseeable, unseenTwice, again, ownErrors);
         }
 
         private static boolean isLeaf(Herbarium herbarium, Observation observation) {
@@ -135,10 +139,13 @@ public final class Identification {
 
     public record Candidate(String taxon, double posterior) {}
 
-    public record Question(String character, List<String> states, String why) {}
+    /** @param again whether it could not be seen before and is asked of another leaf or plant */
+    public record Question(String character, List<String> states, String why, boolean again) {}
 
     public enum Status {
         CONFIRMED,
+        /** Not by itself; certain where another look, by other eyes or at other plants, comes to the same. */
+        SECOND_WANTED,
         NOT_YET,
         STOP
     }
@@ -146,11 +153,15 @@ public final class Identification {
     public record Excluded(String taxon, List<String> by) {}
 
     /**
+     * @param inTheWay whether nothing left to see at this stage could exclude it; else it was not looked into yet
      * @param would characters still to be seen at this stage that would tell it apart
      * @param later the next stage at which it can be told; null when none is known
      */
     public record Open(
-            String taxon, List<String> would, @Nullable TellableAt later) {}
+            String taxon,
+            boolean inTheWay,
+            List<String> would,
+            @Nullable TellableAt later) {}
 
     public record TellableAt(LifeStage stage, List<Integer> months, List<String> characters) {}
 
@@ -181,7 +192,7 @@ public final class Identification {
 
         /** Whether a look is over: it is certain, it is a STOP, or nothing more to be seen now would make it so. */
         public boolean settled() {
-            return verdict.status() != Status.NOT_YET || next == null;
+            return verdict.status() == Status.CONFIRMED || verdict.status() == Status.STOP || next == null;
         }
 
         /** Whether the plant that leads is likelier than one that no card describes. */
@@ -196,9 +207,9 @@ public final class Identification {
                     .sum();
         }
 
-        /** CONFIRMED only when what it leans on was looked at twice. */
+        /** CONFIRMED, or half of it, only when what it leans on was looked at twice. */
         public Status kept() {
-            return verdict.status() == Status.CONFIRMED && !again.isEmpty() ? Status.NOT_YET : verdict.status();
+            return again.isEmpty() ? verdict.status() : Status.NOT_YET;
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import org.sallowbrook.core.herbarium.Group;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
@@ -40,26 +41,17 @@ public final class Identifier {
     public Result identify(Request given) {
         Identification.checkAgainstVocabulary(herbarium, given);
         Request request = given.withoutContradicted().withWhatItImplies(herbarium);
-        Scope scope = new Scope(request.region(), request.stage(), request.conditions());
-        Table table = tables.get(scope);
-        if (table == null) {
-            Checks.begin()
-                    .that(
-                            herbarium.taxa().stream().anyMatch(t -> t.regions().contains(request.region())),
-                            "region",
-                            "has no plants in the herbarium")
-                    .done();
-            table = tables.computeIfAbsent(scope, s -> new Table(herbarium, s.region(), s.stage(), s.conditions()));
-        }
+        Table table = table(new Scope(request.region(), request.stage(), request.conditions()));
         Posterior posterior = new Posterior(table, request);
         VerdictGate gate = new VerdictGate(herbarium, telling, table, posterior, request);
         int lead = posterior.lead();
-        int[] open = gate.open(lead);
-        Verdict verdict = gate.verdict(lead, open);
+        Verdict verdict = gate.verdict(lead);
         NextQuestion.Asked asked = new NextQuestion(table, posterior)
                 .asked(
                         request,
-                        Arrays.stream(open).mapToObj(o -> gate.against(lead, o)).toList());
+                        level -> Arrays.stream(gate.open(lead, level))
+                                .mapToObj(o -> gate.against(lead, o))
+                                .toList());
         return new Result(
                 candidates(table, posterior),
                 asked.next(),
@@ -67,6 +59,55 @@ public final class Identifier {
                 LookAgain.of(herbarium, given, verdict),
                 verdict,
                 findings(given, request, table, verdict, posterior.of[lead] >= NextQuestion.CLEAR));
+    }
+
+    private Table table(Scope scope) {
+        Table table = tables.get(scope);
+        if (table == null) {
+            Checks.begin()
+                    .that(
+                            herbarium.taxa().stream().anyMatch(t -> t.regions().contains(scope.region())),
+                            "region",
+                            "has no plants in the herbarium")
+                    .done();
+            table = tables.computeIfAbsent(scope, s -> new Table(herbarium, s.region(), s.stage(), s.conditions()));
+        }
+        return table;
+    }
+
+    /** When a plant can be made certain, stage by stage as its card knows them; empty where the region has no card of it. */
+    public List<WhenSure.At> whenSure(String taxon, String region) {
+        List<WhenSure.At> all = new ArrayList<>();
+        for (LifeStage stage : LifeStage.values()) {
+            Table table = table(new Scope(region, stage, Set.of()));
+            for (int t = 0; t < table.taxa.size(); t++) {
+                Taxon plant = table.taxa.get(t);
+                if (plant.id().equals(taxon) && plant.months().containsKey(stage)) {
+                    all.add(WhenSure.at(table, stage, t));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Of the plants that are gathered, how many a stage can make certain, and how many there are. */
+    public record Certainty(int gathered, int certain) {}
+
+    /** @param group what kind of living thing it is */
+    public Certainty certainty(String region, Group group, LifeStage stage) {
+        Table table = table(new Scope(region, stage, Set.of()));
+        int gathered = 0;
+        int certain = 0;
+        for (int t = 0; t < table.taxa.size(); t++) {
+            Taxon plant = table.taxa.get(t);
+            if (plant.group() == group
+                    && !plant.parts().isEmpty()
+                    && plant.months().containsKey(stage)) {
+                gathered++;
+                certain += WhenSure.at(table, stage, t).sure() == WhenSure.Sure.NEVER ? 0 : 1;
+            }
+        }
+        return new Certainty(gathered, certain);
     }
 
     private static List<Candidate> candidates(Table table, Posterior posterior) {
@@ -91,6 +132,13 @@ public final class Identifier {
                     "Do not pick it. Wash your hands if you have touched it."));
         } else if (verdict.status() == Status.NOT_YET) {
             findings.add(Finding.hold("NOT_YET", notYet(verdict), whatNext(request, verdict, clear)));
+        }
+        if (verdict.status() == Status.SECOND_WANTED) {
+            findings.add(Finding.hold(
+                    "SECOND_WANTED",
+                    "Told from everything dangerous, but by too little to stand alone.",
+                    "Let somebody else look, without telling them what it came to, or look yourself on another day at"
+                            + " other plants. Where both come to the same it is certain."));
         }
         List<String> contradicted = given.contradicted().stream()
                 .map(c -> {
@@ -122,6 +170,12 @@ public final class Identifier {
     }
 
     private String notYet(Verdict verdict) {
+        List<Open> inTheWay = verdict.open().stream().filter(Open::inTheWay).toList();
+        int others = verdict.open().size() - inTheWay.size();
+        if (!inTheWay.isEmpty()) {
+            return "Nothing left to see now tells it from " + names(inTheWay) + "."
+                    + (others == 0 ? "" : " " + notLookedInto(others));
+        }
         if (!verdict.open().isEmpty()) {
             return "Not yet told from " + names(verdict.open()) + ".";
         }
@@ -131,6 +185,11 @@ public final class Identifier {
         return lead != null && !lead.lookAlikesChecked()
                 ? "Nobody has checked whether the list of look-alikes of " + lead.commonName() + " is complete."
                 : "Not certain yet.";
+    }
+
+    private static String notLookedInto(int others) {
+        return (others == 1 ? "One other dangerous plant was" : others + " other dangerous plants were")
+                + " not looked into, for this can't be settled now.";
     }
 
     private static String whatNext(Request request, Verdict verdict, boolean clear) {

@@ -15,7 +15,7 @@ import org.sallowbrook.core.identification.Identification.Status;
 import org.sallowbrook.core.identification.Identification.Verdict;
 
 /**
- * Which answers are asked a second time before a CONFIRMED is kept: those that exclude most of what is dangerous, of
+ * Which answers are asked a second time before a CONFIRMED, or half of one, is kept: those that exclude most of what is dangerous, of
  * different organs. A slip is seldom made twice the same way on another leaf; a wish is caught out more often still.
  */
 final class LookAgain {
@@ -25,7 +25,7 @@ final class LookAgain {
     private LookAgain() {}
 
     static List<String> of(Herbarium herbarium, Request request, Verdict verdict) {
-        if (verdict.status() != Status.CONFIRMED) {
+        if (verdict.status() != Status.CONFIRMED && verdict.status() != Status.SECOND_WANTED) {
             return List.of();
         }
         Map<String, Integer> excludes = new HashMap<>();

@@ -163,4 +163,15 @@ final class Table {
         int other = shown[character][b];
         return of != 0 && other != 0 && (of & other) == 0;
     }
+
+    /** How many characters tell a from b; no scents. */
+    int telling(int a, int b) {
+        int telling = 0;
+        for (int c = 0; c < characters.size(); c++) {
+            if (!characters.get(c).scent() && tells(c, a, b)) {
+                telling++;
+            }
+        }
+        return telling;
+    }
 }

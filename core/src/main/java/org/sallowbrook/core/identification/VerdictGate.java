@@ -1,6 +1,7 @@
 package org.sallowbrook.core.identification;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,8 +22,9 @@ import org.sallowbrook.core.identification.Identification.Verdict;
  * Whether what was seen is certain enough, apart from how likely it is.
  *
  * <p>CONFIRMED needs, against every dangerous taxon of the region that could have the organs seen, listed as a look-alike
- * or not: as many telling characters at this stage as {@link Telling#needed}, and to be excluded as {@link Against} says.
- * Then the list of look-alikes checked, and a posterior of 0.99 with "none of these" beaten.
+ * or not, to be excluded as {@link Against} says, and of a deadly pair as many telling characters at this stage as
+ * {@link Telling#LEAST_OF_A_DEADLY_PAIR}. Then the list of look-alikes checked, and a posterior of 0.99 with "none of
+ * these" beaten.
  */
 final class VerdictGate {
 
@@ -32,6 +34,9 @@ final class VerdictGate {
 
     /** Before this many observations that could speak, a high posterior is only the prior's, and no reason for STOP. */
     static final int FEW = 3;
+
+    /** So many characters must tell a dangerous taxon from the lead before what speaks for it is taken for more than chance. */
+    private static final int TELLABLE = 4;
 
     /** A taxon of the same genus below this is no longer in question. */
     private static final double NEGLIGIBLE = 0.001;
@@ -61,17 +66,18 @@ final class VerdictGate {
     }
 
     /** Dangerous taxa not excluded from the one that leads. */
-    int[] open(int lead) {
+    int[] open(int lead, Against.Level level) {
         List<Integer> open = new ArrayList<>();
         for (int t = 0; t < table.taxa.size(); t++) {
-            if (rival(lead, t) && !isExcluded(lead, t)) {
+            if (rival(lead, t) && !isExcluded(lead, t, level)) {
                 open.add(t);
             }
         }
         return open.stream().mapToInt(Integer::intValue).toArray();
     }
 
-    Verdict verdict(int lead, int[] open) {
+    Verdict verdict(int lead) {
+        int[] open = open(lead, Against.Level.ALONE);
         if (characters.length == 0) {
             return new Verdict(Status.NOT_YET, null, null, List.of(), List.of(), null);
         }
@@ -84,11 +90,18 @@ final class VerdictGate {
         }
         List<Open> opens = new ArrayList<>();
         boolean stop = false;
-        for (int t : open) {
-            opens.add(new Open(table.taxa.get(t).id(), stillTelling(lead, t), told(taxon, List.of(table.taxa.get(t)))));
-            stop |= posterior.of[t] >= STOP_POSTERIOR && Against.tellable(table, lead, t) && putToTheTest(lead, t);
+        int[] left = NextQuestion.left(table, request, true);
+        for (int t : worstFirst(lead, open, left)) {
+            opens.add(new Open(
+                    table.taxa.get(t).id(),
+                    inTheWay(lead, t, left),
+                    stillTelling(lead, t),
+                    told(taxon, List.of(table.taxa.get(t)))));
+            stop |= posterior.of[t] >= STOP_POSTERIOR && table.telling(lead, t) >= TELLABLE && putToTheTest(lead, t);
         }
+        // What to wait for is what will tell those that nothing tells now.
         List<Taxon> others = opens.stream()
+                .filter(o -> o.inTheWay() || opens.stream().noneMatch(Open::inTheWay))
                 .map(o -> herbarium.taxon(o.taxon()).orElseThrow())
                 .toList();
         TellableAt at = opens.isEmpty() ? null : told(taxon, others);
@@ -105,14 +118,33 @@ final class VerdictGate {
         }
         String genus = posterior.of[lead] >= LEAST_POSTERIOR ? null : genus(lead);
         boolean sure = posterior.of[lead] >= LEAST_POSTERIOR || genus != null;
-        boolean confirmed = opens.isEmpty()
-                && sure
-                && inScope(lead)
-                && taxon.lookAlikesChecked()
-                && posterior.of[lead] > posterior.none;
-        return confirmed
-                ? new Verdict(Status.CONFIRMED, taxon.id(), genus, excluded, opens, null)
-                : new Verdict(Status.NOT_YET, taxon.id(), null, excluded, opens, at);
+        boolean certain = sure && inScope(lead) && taxon.lookAlikesChecked() && posterior.of[lead] > posterior.none;
+        if (certain && opens.isEmpty()) {
+            return new Verdict(Status.CONFIRMED, taxon.id(), genus, excluded, opens, null);
+        }
+        int[] openWithAnother = open(lead, Against.Level.WITH_ANOTHER);
+        if (certain && openWithAnother.length == 0) {
+            return new Verdict(Status.SECOND_WANTED, taxon.id(), genus, excluded(lead, openWithAnother), opens, at);
+        }
+        return new Verdict(Status.NOT_YET, taxon.id(), null, excluded, opens, at);
+    }
+
+    /** Those in the way before those not looked into yet; then what the card lists, then the likeliest. */
+    private int[] worstFirst(int lead, int[] open, int[] left) {
+        Taxon taxon = table.taxa.get(lead);
+        return java.util.Arrays.stream(open)
+                .boxed()
+                .sorted(Comparator.comparing((Integer t) -> !inTheWay(lead, t, left))
+                        .thenComparing(
+                                t -> taxon.lookAlike(table.taxa.get(t).id()).isEmpty())
+                        .thenComparing(t -> -posterior.of[t]))
+                .mapToInt(Integer::intValue)
+                .toArray();
+    }
+
+    /** Nothing left to see at this stage could exclude it, not even with another look beside this one. */
+    private boolean inTheWay(int lead, int other, int[] left) {
+        return !Against.tellable(table, lead, other) || !against(lead, other).within(left, Against.Level.WITH_ANOTHER);
     }
 
     /** The genus when it is certain, all of it serves and nothing of it is dangerous; else null. */
@@ -168,8 +200,8 @@ final class VerdictGate {
         return against;
     }
 
-    private boolean isExcluded(int lead, int other) {
-        return Against.tellable(table, lead, other) && against(lead, other).excluded();
+    private boolean isExcluded(int lead, int other, Against.Level level) {
+        return Against.tellable(table, lead, other) && against(lead, other).excluded(level);
     }
 
     /** A dangerous taxon of the region that could be what was seen instead. */
@@ -217,7 +249,11 @@ final class VerdictGate {
             return new TellableAt(
                     stage,
                     months.stream().sorted().toList(),
-                    by.stream().limit(Telling.LEAST_OF_A_DEADLY_PAIR).toList());
+                    // What is there only then is what one waits for.
+                    by.stream()
+                            .sorted(Comparator.comparing(c -> table.index(c) >= 0))
+                            .limit(Telling.LEAST_OF_A_DEADLY_PAIR)
+                            .toList());
         }
         return null;
     }

@@ -519,6 +519,24 @@ public class HarvestGateTest {
                 .isEqualTo(expected);
         assertThat(IdentityOnRecord.second(HERB, List.of(harmless), speaking, DAY, looks))
                 .isEqualTo(SecondLook.NOT_NEEDED);
+        // A look that did not tell it alone wants the same, whatever it is taken for.
+        List<IdentityOnRecord.Look> halves = looks.stream()
+                .map(l -> l.status() != Status.CONFIRMED
+                        ? l
+                        : new IdentityOnRecord.Look(
+                                l.forTaxon(),
+                                l.on(),
+                                l.keptAt(),
+                                l.stage(),
+                                Status.SECOND_WANTED,
+                                l.by(),
+                                l.otherPlants()))
+                .toList();
+        var half = IdentityOnRecord.on(DAY, "x", halves);
+        SecondLook second = IdentityOnRecord.second(HERB, List.of(harmless), half, DAY, halves);
+        assertThat(second).isEqualTo(half == null ? SecondLook.NOT_NEEDED : expected);
+        assertThat(IdentityOnRecord.certain(half, second)).isEqualTo(second == SecondLook.DONE);
+        assertThat(HarvestGate.broughtHome(half, second, false, SITE).isEmpty()).isEqualTo(second == SecondLook.DONE);
         assertThat(codes(
                                 HERB,
                                 Taxon.Part.HERB,

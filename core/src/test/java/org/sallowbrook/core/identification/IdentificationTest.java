@@ -105,7 +105,7 @@ public class IdentificationTest {
         assertThat(status(List.of(alone, twin), seen("a", ALL))).isNotEqualTo(Status.CONFIRMED);
     }
 
-    /** Six for a listed deadly look-alike, four for whatever else is dangerous. */
+    /** Six for a listed deadly look-alike; elsewhere the evidence: four alone, three with another look. */
     @Test
     public void fewerTellingCharactersThanNeededAreNotTellable() {
         Taxon listed =
@@ -120,6 +120,8 @@ public class IdentificationTest {
                 .isEqualTo(Status.CONFIRMED);
         assertThat(status(List.of(unlisted, five), seen("a", ALL))).isEqualTo(Status.CONFIRMED);
         assertThat(status(List.of(unlisted, like(Danger.DEADLY, 3)), seen("a", ALL)))
+                .isEqualTo(Status.SECOND_WANTED);
+        assertThat(status(List.of(unlisted, like(Danger.DEADLY, 2)), seen("a", ALL)))
                 .isEqualTo(Status.NOT_YET);
     }
 

@@ -115,7 +115,7 @@ public class TrainingTest {
         List<Observation> seen =
                 java.util.Arrays.stream(ALL).map(c -> new Observation(c, "a")).toList();
         assertThat(status(identifier, seen, Map.of())).isEqualTo(Status.CONFIRMED);
-        assertThat(status(identifier, seen, Map.of("c0", 0.2))).isEqualTo(Status.NOT_YET);
+        assertThat(status(identifier, seen, Map.of("c0", 0.2))).isEqualTo(Status.SECOND_WANTED);
         assertThat(status(identifier, seen, Map.of("c0", 0.0001)))
                 .as("never lowered")
                 .isEqualTo(Status.CONFIRMED);
@@ -123,7 +123,8 @@ public class TrainingTest {
 
     private static Status status(Identifier identifier, List<Observation> seen, Map<String, Double> own) {
         return identifier
-                .identify(new Request(6, LifeStage.FLOWERING, "isle", Set.of(), seen, Set.of(), List.of(), own))
+                .identify(
+                        new Request(6, LifeStage.FLOWERING, "isle", Set.of(), seen, Set.of(), Set.of(), List.of(), own))
                 .verdict()
                 .status();
     }

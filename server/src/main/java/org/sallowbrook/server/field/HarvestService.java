@@ -234,11 +234,15 @@ public class HarvestService implements DueSource {
             }
             return view(harvest, stand);
         }
+        List<IdentityOnRecord.Look> seen = looks.looks(stand);
         gatekeeper.pass(
                 "harvest",
                 id,
                 HarvestGate.broughtHome(
-                        looks.speaking(stand, harvest.onDay, looks.looks(stand)), stand.doubted, stand.site()),
+                        looks.speaking(stand, harvest.onDay, seen),
+                        looks.second(stand, harvest.onDay, seen),
+                        stand.doubted,
+                        stand.site()),
                 List.of());
         harvest.massG = request.massG();
         harvests.saveAndFlush(harvest);

@@ -45,8 +45,9 @@ class LookAgainDue implements DueSource {
             return List.of();
         }
         StandService.SettlesView settles = stand.settles();
-        if (look.status() == Identification.Status.CONFIRMED
-                && stand.secondLook() == IdentityOnRecord.SecondLook.WANTED) {
+        boolean halfway = look.status() == Identification.Status.CONFIRMED
+                || look.status() == Identification.Status.SECOND_WANTED;
+        if (halfway && stand.secondLook() == IdentityOnRecord.SecondLook.WANTED) {
             return due(stand, span, look.on().plusDays(1), "a second look, by somebody else or at other plants");
         }
         if (settles == null || settles.months().isEmpty()) {

@@ -60,6 +60,14 @@ class LookReader {
                 looks);
     }
 
+    /** Whether what a stand is said to be is told from what is dangerous, with a second look where one is wanted. */
+    boolean certain(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {
+        IdentityOnRecord.Look speaking = speaking(stand, day, looks);
+        return speaking != null
+                && (speaking.status() == Identification.Status.CONFIRMED
+                        || IdentityOnRecord.certain(speaking, second(stand, day, looks)));
+    }
+
     /** When the look said it can be told; null for one that is certain or knew no stage. */
     StandService.@Nullable SettlesView settles(StandIdentification look) {
         JsonNode at = json.readTree(look.verdict).path("tellableAt");
@@ -95,13 +103,10 @@ class LookReader {
         if (!stands) {
             return false;
         }
-        IdentityOnRecord.Look then = IdentityOnRecord.on(
-                tag.confirmedOn,
-                stand.taxonId(),
-                looks(stand).stream()
-                        .filter(l -> !l.on().isAfter(tag.confirmedOn))
-                        .toList());
-        return then != null && then.status() == Identification.Status.CONFIRMED;
+        List<IdentityOnRecord.Look> until = looks(stand).stream()
+                .filter(l -> !l.on().isAfter(tag.confirmedOn))
+                .toList();
+        return certain(stand, tag.confirmedOn, until);
     }
 
     LookService.IdentificationView view(StandIdentification i) {

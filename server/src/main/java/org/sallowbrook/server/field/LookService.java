@@ -131,10 +131,13 @@ public class LookService {
                         conditions,
                         observations(request.observations()),
                         Set.of(),
+                        Set.of(),
                         observations(again),
                         ownErrors.mine()));
         // Whoever knew no name has one now; of a plant that wants two looks this is the first.
-        if (stand.taxonId == null && result.kept() == Identification.Status.CONFIRMED) {
+        boolean halfway = result.kept() == Identification.Status.CONFIRMED
+                || result.kept() == Identification.Status.SECOND_WANTED;
+        if (stand.taxonId == null && halfway) {
             stand.taxonId = result.verdict().taxon();
         }
         boolean sameTaxon = stand.taxonId().equals(result.verdict().taxon()) || sameGenus(stand, result.verdict());
@@ -144,9 +147,7 @@ public class LookService {
         saved.onDay = request.on();
         saved.keptAt = clock.instant();
         saved.stage = request.stage();
-        saved.status = result.kept() == Identification.Status.CONFIRMED && !sameTaxon
-                ? Identification.Status.NOT_YET
-                : result.kept();
+        saved.status = halfway && !sameTaxon ? Identification.Status.NOT_YET : result.kept();
         saved.taxonId = result.verdict().taxon();
         saved.leads = result.leadsStrangers();
         saved.conditions =
@@ -241,15 +242,16 @@ public class LookService {
                     "Something was picked here since; if the plant is in doubt, doubt the stand: that sets"
                             + " aside all that was made from it.");
         }
-        // A look that was certain only ever opened something; any other holds something back.
-        String reason = found.status == Identification.Status.CONFIRMED
-                ? request.checked()
-                : loosening.pass(
-                        Loosening.Safeguard.LOOK,
-                        standId,
-                        request,
-                        "a look of " + Words.day(found.onDay) + " by " + found.identifiedBy + " came to "
-                                + (found.status == Identification.Status.STOP ? "STOP" : "not yet"));
+        // A look that was certain, or half of it, only ever opened something; any other holds something back.
+        String reason =
+                found.status == Identification.Status.CONFIRMED || found.status == Identification.Status.SECOND_WANTED
+                        ? request.checked()
+                        : loosening.pass(
+                                Loosening.Safeguard.LOOK,
+                                standId,
+                                request,
+                                "a look of " + Words.day(found.onDay) + " by " + found.identifiedBy + " came to "
+                                        + (found.status == Identification.Status.STOP ? "STOP" : "not yet"));
         found.strike(clock.instant(), reason);
         identifications.saveAndFlush(found);
         if (found.clearedReason != null && !stand.doubted) {

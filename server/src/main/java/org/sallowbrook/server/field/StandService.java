@@ -64,6 +64,7 @@ public class StandService implements UsesTaxon {
     /**
      * @param commonName of what it is taken for; in words when nobody knows
      * @param perhaps what its last look was most like, while that led "none of these"
+     * @param certain whether what it is said to be is told from what is dangerous, with a second look where one is wanted
      * @param settles when the last look said it can be told; null when it is certain, or no stage is known
      */
     public record StandView(
@@ -90,6 +91,7 @@ public class StandService implements UsesTaxon {
             @Nullable LocalDate putAwayOn,
             @Nullable String putAwayReason,
             IdentityOnRecord.SecondLook secondLook,
+            Boolean certain,
             LookService.@Nullable IdentificationView identification) {}
 
     private final Stands stands;
@@ -407,6 +409,7 @@ public class StandService implements UsesTaxon {
                 s.putAwayOn,
                 s.putAwayReason,
                 looks.second(s, people.today(), seen),
+                !s.doubted && looks.certain(s, people.today(), seen),
                 newest == null ? null : looks.view(newest));
     }
 }

@@ -6,7 +6,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.Tag;
-import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.server.household.PeopleService;
@@ -44,10 +43,18 @@ public class TagService {
     private final Tags tags;
     private final Stands stands;
     private final StandIdentifications identifications;
+    private final LookReader looks;
     private final PeopleService people;
     private final Once once;
 
-    TagService(Tags tags, Stands stands, StandIdentifications identifications, PeopleService people, Once once) {
+    TagService(
+            Tags tags,
+            Stands stands,
+            StandIdentifications identifications,
+            LookReader looks,
+            PeopleService people,
+            Once once) {
+        this.looks = looks;
         this.once = once;
         this.tags = tags;
         this.stands = stands;
@@ -64,15 +71,11 @@ public class TagService {
         StandIdentification newest = identifications
                 .findFirstByStandIdOrderByOnDayDescKeptAtDesc(standId)
                 .orElse(null);
-        IdentityOnRecord.Look look = IdentityOnRecord.on(
-                people.today(),
-                stand.taxonId,
-                identifications.at(standId).stream()
-                        .map(StandIdentifications.At::look)
-                        .toList());
+        List<IdentityOnRecord.Look> seen = looks.looks(stand);
+        IdentityOnRecord.Look look = looks.speaking(stand, people.today(), seen);
         if (newest == null
                 || look == null
-                || look.status() != Identification.Status.CONFIRMED
+                || !looks.certain(stand, people.today(), seen)
                 || !IdentityOnRecord.fresh(look, people.today())
                 || stand.doubted) {
             throw new Problem.Refused(List.of(Finding.stop(

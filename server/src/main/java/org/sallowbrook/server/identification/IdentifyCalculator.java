@@ -1,6 +1,9 @@
 package org.sallowbrook.server.identification;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Danger;
@@ -8,6 +11,7 @@ import org.sallowbrook.core.herbarium.Group;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.identification.Identification;
+import org.sallowbrook.core.identification.WhenSure;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
@@ -31,16 +35,22 @@ class IdentifyCalculator {
             @Nullable Set<LookingCondition> conditions,
             List<ObservationRequest> observations,
             @Nullable Set<String> unseeable,
+            @Nullable Set<String> unseenTwice,
             @Nullable List<ObservationRequest> again) {}
 
     record CandidateView(String taxon, String commonName, Double posterior, Danger danger) {}
 
-    record QuestionView(String character, List<String> states, String why) {}
+    /** @param again whether it could not be seen before, and is asked of another leaf or plant */
+    record QuestionView(String character, List<String> states, String why, Boolean again) {}
 
     record ExcludedView(String taxon, List<String> by) {}
 
+    /** @param inTheWay whether nothing left to see at this stage could exclude it; else it was not looked into yet */
     record OpenView(
-            String taxon, List<String> would, @Nullable TellableView later) {}
+            String taxon,
+            Boolean inTheWay,
+            List<String> would,
+            @Nullable TellableView later) {}
 
     record TellableView(LifeStage stage, List<Integer> months, List<String> characters) {}
 
@@ -91,7 +101,7 @@ class IdentifyCalculator {
                                 .map(e -> new ExcludedView(e.taxon(), e.by()))
                                 .toList(),
                         verdict.open().stream()
-                                .map(o -> new OpenView(o.taxon(), o.would(), tellable(o.later())))
+                                .map(o -> new OpenView(o.taxon(), o.inTheWay(), o.would(), tellable(o.later())))
                                 .toList(),
                         tellable(at)),
                 Answer.ungated(result.findings()));
@@ -113,14 +123,55 @@ class IdentifyCalculator {
         return new NextLook(question(result.next()), question(result.further()), result.settled(), result.again());
     }
 
-    record StageView(LifeStage stage, Long plants) {}
+    /**
+     * @param plants of the region that are at the stage in the month
+     * @param gathered plants that are gathered and have the stage
+     * @param certain how many of those a look at the stage can make certain, with a second look where one is wanted
+     */
+    record StageView(LifeStage stage, Long plants, Integer gathered, Integer certain) {}
 
     /** Stages at which plants of the region are in a month, those of most plants first. */
     @GetMapping("/api/calculators/identify/stages")
     List<StageView> stages(@RequestParam Integer month, @RequestParam Group group, @RequestParam String region) {
         Checks.begin().range("month", month, 1, 12).done();
-        return herbarium.herbarium().stages(region, group, month).entrySet().stream()
-                .map(e -> new StageView(e.getKey(), e.getValue()))
+        Map<LifeStage, Long> plants = herbarium.herbarium().stages(region, group, month);
+        return Arrays.stream(LifeStage.values())
+                .map(stage -> {
+                    var of = herbarium.identifier().certainty(region, group, stage);
+                    return new StageView(stage, plants.getOrDefault(stage, 0L), of.gathered(), of.certain());
+                })
+                .filter(s -> s.plants() > 0 || s.gathered() > 0)
+                .sorted(Comparator.comparing(StageView::plants).reversed())
+                .toList();
+    }
+
+    record NamedView(String id, String name) {}
+
+    /**
+     * @param inTheWay dangerous plants that nothing seen at the stage excludes
+     * @param by what tells it from most of what is dangerous
+     */
+    record WhenView(
+            LifeStage stage, List<Integer> months, WhenSure.Sure sure, List<NamedView> inTheWay, List<NamedView> by) {}
+
+    /** When a named plant can be made certain. It confirms nothing. */
+    @GetMapping("/api/calculators/identify/when")
+    List<WhenView> when(@RequestParam String taxon, @RequestParam String region) {
+        var all = herbarium.herbarium();
+        return herbarium.identifier().whenSure(herbarium.taxon(taxon).id(), region).stream()
+                .map(at -> new WhenView(
+                        at.stage(),
+                        at.months(),
+                        at.sure(),
+                        at.inTheWay().stream()
+                                .map(t -> new NamedView(t, herbarium.taxon(t).commonName()))
+                                .toList(),
+                        at.by().stream()
+                                .map(c -> {
+                                    var definition = all.character(c);
+                                    return new NamedView(c, definition == null ? c : definition.name());
+                                })
+                                .toList()))
                 .toList();
     }
 
@@ -134,6 +185,7 @@ class IdentifyCalculator {
                         request.conditions() == null ? Set.of() : request.conditions(),
                         observations(request.observations()),
                         request.unseeable() == null ? Set.of() : request.unseeable(),
+                        request.unseenTwice() == null ? Set.of() : request.unseenTwice(),
                         request.again() == null ? List.of() : observations(request.again()),
                         errors.mine()));
     }
@@ -145,7 +197,7 @@ class IdentifyCalculator {
     }
 
     private static @Nullable QuestionView question(Identification.@Nullable Question q) {
-        return q == null ? null : new QuestionView(q.character(), q.states(), q.why());
+        return q == null ? null : new QuestionView(q.character(), q.states(), q.why(), q.again());
     }
 
     private static @Nullable TellableView tellable(Identification.@Nullable TellableAt at) {

@@ -10,7 +10,6 @@ import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.herbarium.NotFor;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.identification.Identification;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.planning.Complaint;
@@ -158,12 +157,7 @@ class NeedController {
 
     private Set<String> near() {
         Set<String> near = new HashSet<>();
-        stands.stands().stream()
-                .filter(s -> s.taxonId() != null
-                        && !s.doubted()
-                        && s.identification() != null
-                        && s.identification().status() == Identification.Status.CONFIRMED)
-                .forEach(s -> near.add(s.taxonId()));
+        stands.stands().stream().filter(s -> s.taxonId() != null && s.certain()).forEach(s -> near.add(s.taxonId()));
         return near;
     }
 
