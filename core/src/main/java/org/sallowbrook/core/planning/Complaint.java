@@ -40,8 +40,14 @@ public final class Complaint {
      * @param when each of notions with blanks between, which must all be there; of several with | between one is enough, and
      *     one after ! must not be there
      * @param tell what whoever helps will want to know
+     * @param firm whether no likeness to harmless complaints takes the alarm from it: something is lost, bleeds, or is borne by
+     *     somebody frail
      */
-    public record Grave(String name, Urgency urgency, List<String> when, String tell) {
+    public record Grave(String name, Urgency urgency, List<String> when, String tell, boolean firm) {
+        public Grave(String name, Urgency urgency, List<String> when, String tell) {
+            this(name, urgency, when, tell, false);
+        }
+
         public Grave {
             Checks.begin()
                     .that(!when.isEmpty(), "when", "must hold at least one")
@@ -51,7 +57,7 @@ public final class Complaint {
         }
 
         private Grave mayBeAsked() {
-            return new Grave(name, Urgency.ASK, when, tell);
+            return firm ? this : new Grave(name, Urgency.ASK, when, tell);
         }
 
         boolean fits(Set<String> notions) {

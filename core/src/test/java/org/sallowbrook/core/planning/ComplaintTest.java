@@ -18,6 +18,7 @@ public class ComplaintTest {
     private static final List<Grave> GRAVE = List.of(
             new Grave("a tumour", Urgency.SOON, List.of("lump breast|neck !old"), "since when."),
             new Grave("the heart", Urgency.NOW, List.of("chest pain", "palpitations"), "when it began."),
+            new Grave("what can't be swallowed", Urgency.TODAY, List.of("swallow"), "since when.", true),
             new Grave("a tick bite", Urgency.ASK, List.of("tick"), "Pull it out."));
 
     private static final Lexicon LEXICON = new Lexicon(Map.of(
@@ -29,6 +30,7 @@ public class ComplaintTest {
             "pain", List.of("pain", "hurt", "ache"),
             "palpitations", List.of("palpitation", "heart skips"),
             "tick", List.of("tick"),
+            "swallow", List.of("cannot swallow"),
             "harmlessjoke", List.of("chest hurt from laughing")));
 
     private static final List<Synonym> WORDS = List.of(new Synonym("poor sleep", List.of("cant sleep", "insomnia")));
@@ -131,6 +133,7 @@ public class ComplaintTest {
             {"tick", 0.1, 0.85, Urgency.ASK},
             {"hard spot in the breast", 0.05, 0.05, Urgency.ASK},
             {"palpitation", 0, 0, Urgency.NOW},
+            {"cannot swallow", 0.01, 0.01, Urgency.TODAY},
         };
     }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.planning.Complaint;
 import org.sallowbrook.core.planning.Lexicon;
@@ -21,7 +22,8 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 @Component
 public class Complaints {
 
-    private record GraveFile(String name, Complaint.Urgency urgency, List<String> when, String tell) {}
+    private record GraveFile(
+            String name, @Nullable Boolean firm, Complaint.Urgency urgency, List<String> when, String tell) {}
 
     private record WordsFile(String need, List<String> phrases) {}
 
@@ -40,7 +42,8 @@ public class Complaints {
                     .readValue(in, File.class);
             lexicon = new Lexicon(file.lexicon());
             grave = file.grave().stream()
-                    .map(g -> new Complaint.Grave(g.name(), g.urgency(), g.when(), g.tell()))
+                    .map(g -> new Complaint.Grave(
+                            g.name(), g.urgency(), g.when(), g.tell(), Boolean.TRUE.equals(g.firm())))
                     .toList();
             synonyms = file.words().stream()
                     .map(w -> new Complaint.Synonym(w.need(), w.phrases()))
