@@ -239,6 +239,7 @@ function Form({
               {taxon.data && (
                 <LookedAgain
                   taxon={taxon.data}
+                  part={part ?? ''}
                   stage={stage}
                   most={10}
                   tells={tells}

@@ -309,6 +309,7 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
           <Section title="Looked at again today">
             <LookedAgain
               taxon={taxon}
+              part={part}
               stage={stage}
               most={14}
               tells={tells}

@@ -1,9 +1,18 @@
 import type { Schemas } from '../api/client'
+import { StateDrawing } from '../herbarium/drawing'
 import { Toggle } from '../ui/controls'
+import { usePieces } from './queries'
 
-/** Characters that tell, ticked when they were looked at again on what is picked; the decisive ones first. */
+const NEUTRAL = {}
+/** What can't be drawn by one of its states is told in words. */
+const DRAWN = 2
+
+type Character = Schemas['TaxonView']['characters'][number]
+
+/** Characters ticked when they were looked at again on what is picked: those on the piece in the hand first, drawn. */
 export function LookedAgain({
   taxon,
+  part,
   stage,
   most,
   tells,
@@ -12,6 +21,7 @@ export function LookedAgain({
   onSingly,
 }: {
   taxon: Schemas['TaxonView']
+  part: string
   stage: string
   most: number
   tells: string[]
@@ -19,34 +29,55 @@ export function LookedAgain({
   singly: boolean
   onSingly: (singly: boolean) => void
 }) {
+  const pieces = usePieces()
+  const onIt =
+    pieces.data?.find((p) => p.taxon === taxon.id && p.part === part && p.stage === stage)?.characters ?? []
   const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
-  const telling = taxon.characters
-    .filter((c) => c.stages.some((s) => s === stage))
+  const now = taxon.characters.filter((c) => c.stages.some((s) => s === stage))
+  const inTheHand = onIt.flatMap((id) => now.find((c) => c.character === id) ?? [])
+  const onThePlant = now
+    .filter((c) => !onIt.includes(c.character))
     .sort((a, b) => Number(decisive.includes(b.character)) - Number(decisive.includes(a.character)))
-    .slice(0, most)
+    .slice(0, Math.max(0, most - inTheHand.length))
   const flip = (c: string) => onTells(tells.includes(c) ? tells.filter((t) => t !== c) : [...tells, c])
+  const tick = (c: Character, drawn: boolean) => (
+    <li key={c.character + c.stages.join()}>
+      <label className="flex min-h-11 items-center gap-3 py-1">
+        <input
+          type="checkbox"
+          className="size-7 shrink-0"
+          checked={tells.includes(c.character)}
+          onChange={() => flip(c.character)}
+        />
+        {drawn &&
+          c.states
+            .slice(0, DRAWN)
+            .map((s) => <StateDrawing key={s.state} character={c.character} state={s.state} on={NEUTRAL} />)}
+        <span>
+          {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
+        </span>
+      </label>
+    </li>
+  )
   return (
     <>
       <p className="text-soft mb-1 text-sm">
         Tick at least three characters that agree with {taxon.commonNames[0] ?? taxon.name}.
       </p>
-      <ul>
-        {telling.map((c) => (
-          <li key={c.character + c.stages.join()}>
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-7 shrink-0"
-                checked={tells.includes(c.character)}
-                onChange={() => flip(c.character)}
-              />
-              <span>
-                {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
-              </span>
-            </label>
-          </li>
-        ))}
-      </ul>
+      {inTheHand.length > 0 && (
+        <>
+          <h3 className="font-semibold">
+            On each piece in the hand{part === 'LEAF' && ', picked with its foot'}
+          </h3>
+          <ul>{inTheHand.map((c) => tick(c, true))}</ul>
+        </>
+      )}
+      {onThePlant.length > 0 && (
+        <>
+          {inTheHand.length > 0 && <h3 className="mt-2 font-semibold">On the plant it is taken from</h3>}
+          <ul>{onThePlant.map((c) => tick(c, false))}</ul>
+        </>
+      )}
       <Toggle label="Every piece examined singly" checked={singly} onChange={onSingly} />
     </>
   )

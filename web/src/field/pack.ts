@@ -2,6 +2,7 @@ import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tan
 import { clearDevice, thisDevice } from '../api/device'
 import { readPack, writePack } from '../api/outbox'
 import { fetchCards } from '../herbarium/queries'
+import { fetchOrder } from '../identification/queries'
 import { nowIso } from '../ui/clock'
 import { fetchField } from './queries'
 
@@ -10,8 +11,8 @@ const MADE_BY = __CONTRACT__
 
 /** What lasts on the device, by the first word of its key: for walking without a line, and nothing of people or doses. */
 const LASTING: Record<string, string[]> = {
-  cards: ['taxon', 'taxa', 'characters'],
-  field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed'],
+  cards: ['taxon', 'taxa', 'characters', 'order'],
+  field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed', 'pieces'],
   rack: ['runs', 'waiting', 'racks'],
 }
 const groupOf = (key: readonly unknown[]) =>
@@ -112,9 +113,11 @@ export function packedOn(): Packed | null {
 
 /** Fetches all that a walk may ask for. */
 export async function packNow(queries: QueryClient): Promise<Packed> {
+  const region = (queries.getQueryData(['session']) as { region?: string } | undefined)?.region
   const [cards, stands] = await Promise.all([
     fetchCards(queries),
     fetchField(queries),
+    region ? fetchOrder(queries, region) : undefined,
     ...further.map((fetch) => fetch(queries)),
   ])
   const kept = (await Promise.all(Object.keys(LASTING).map((group) => write(queries, group)))).every(Boolean)

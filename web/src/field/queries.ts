@@ -10,6 +10,14 @@ export const useStand = (id: string) =>
     queryFn: () => ask(api.GET('/api/field/stands/{id}', { params: { path: { id } } })),
   })
 
+/** What to look at again on a picked piece, of every plant, part and stage. */
+const pieces = {
+  queryKey: ['pieces'],
+  queryFn: () => ask(api.GET('/api/field/pieces')),
+  staleTime: 3_600_000,
+}
+export const usePieces = () => useQuery(pieces)
+
 /** What came home and was not weighed yet. */
 export const useUnweighed = () =>
   useQuery({ queryKey: ['unweighed'], queryFn: () => ask(api.GET('/api/field/harvests/unweighed')) })
@@ -35,6 +43,7 @@ export async function fetchField(queries: QueryClient) {
     ask(api.GET('/api/field/tags')),
     ask(api.GET('/api/field/season')),
     ask(api.GET('/api/field/ground')),
+    queries.fetchQuery(pieces),
   ])
   queries.setQueryData(['stands'], stands)
   for (const stand of stands) {

@@ -10,6 +10,7 @@ import { draftKey, forget, read, write } from '../ui/kept'
 import { useLive } from '../ui/useLive'
 import { date } from '../ui/words'
 import { Question } from './Question'
+import { useOrder } from './queries'
 import { StageOfIt, type Group, type Stage } from './StageOfIt'
 import { Verdict } from './Verdict'
 
@@ -149,6 +150,7 @@ function Round({
   children: Keep
 }) {
   const characters = useCharacters()
+  const order = useOrder(region)
   // What was begun here and not kept. It is offered, never gone on with unasked: it may have been another plant.
   const [begun] = useState(() => read<Begun | null>(draftKey(draft, 'begun'), null))
   const [stage, setStage] = useState<Stage | null>(null)
@@ -306,7 +308,13 @@ function Round({
             c.groups.includes(group) &&
             !c.notUnder.some((n) => conditions.includes(n)),
         )
-        const open = visible.filter((c) => !steps.some((s) => s.character === c.id))
+        const rank = (c: { id: string }) => {
+          const at = order.data?.find((o) => o.stage === stage)?.characters.indexOf(c.id) ?? -1
+          return at < 0 ? all.length : at
+        }
+        const open = visible
+          .filter((c) => !steps.some((s) => s.character === c.id))
+          .sort((a, b) => (alone ? rank(a) - rank(b) : 0))
         const question = next.data?.next ?? (further ? next.data?.further : undefined)
         const asked = question?.character
         const secondTry = question?.again === true
@@ -314,6 +322,11 @@ function Round({
         const choosing = !next.isError && (!next.data || next.behind)
         const settled =
           !choosing && !alone && !further && observations.length > 0 && next.data?.settled === true
+        // Asked for while the next question was being chosen, and there is none.
+        if (early && (settled || (!choosing && !alone && !next.data?.next))) {
+          setEarly(false)
+          setEnded(true)
+        }
         const first = choosing || settled ? undefined : alone ? open[0] : visible.find((c) => c.id === asked)
         const rest = open.filter((c) => c.id !== first?.id)
         const see = (character: string, state: string | null) => {
@@ -373,8 +386,8 @@ function Round({
               </div>
               {alone && (
                 <p className="border-amber bg-amber-pale border-l-4 px-3 py-1">
-                  There is no line: the questions come in the order of the book, not in the order that settles
-                  it soonest. Answer what you can see.
+                  There is no line: the questions come in the order that sorts best at this time of the year,
+                  whatever was answered. Answer what you can see.
                 </p>
               )}
               {choosing && (

@@ -292,15 +292,15 @@ public final class HarvestGate {
         IdentityOnRecord.Look look =
                 java.util.Objects.requireNonNull(request.identity().look());
         String plant = request.taxon().commonName();
-        if (!IdentityOnRecord.fresh(look, request.on())) {
+        Tag tag = request.identity().tag();
+        boolean staked = tag != null && tag.validOn(request.on());
+        if (!staked && !IdentityOnRecord.fresh(look, request.on())) {
             findings.add(Finding.stop(
                     "IDENTITY_AGED",
                     "It was last identified on " + Words.day(look.on()) + ", more than " + Tag.VALID_DAYS
                             + " days ago.",
                     "Look again, all of it: what grows here may have changed."));
         }
-        Tag tag = request.identity().tag();
-        boolean staked = tag != null && tag.validOn(request.on());
         if (look.stage() == request.stage() || staked) {
             return;
         }
@@ -333,7 +333,7 @@ public final class HarvestGate {
             findings.add(Finding.stop(
                     "TAG_EXPIRED",
                     "The stake " + tag.stake() + " rests on an identification of " + Words.day(tag.confirmedOn())
-                            + ", more than " + Tag.VALID_DAYS + " days ago or after this day.",
+                            + ", more than " + tag.daysKept() + " days ago or after this day.",
                     "Identify the plant again when it can be told."));
         } else if (!request.examinedSingly()) {
             findings.add(Finding.stop(

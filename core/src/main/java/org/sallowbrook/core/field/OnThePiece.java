@@ -2,6 +2,7 @@ package org.sallowbrook.core.field;
 
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -72,6 +73,38 @@ public final class OnThePiece {
                     CharacterDefinition definition = herbarium.character(c);
                     return definition != null && shows.contains(definition.organ());
                 })
+                .toList();
+    }
+
+    /** So many are enough to choose three from. */
+    private static final int TO_CHOOSE_FROM = 8;
+
+    /**
+     * What to look at again on the piece in the hand: first what tells the plant from a dangerous one its card lists, then what
+     * tells it from most of what is dangerous. No scents.
+     */
+    public static List<String> toLookAt(Herbarium herbarium, Taxon taxon, Taxon.Part part, LifeStage stage) {
+        Set<Organ> shows = SHOWS.getOrDefault(part, Set.of());
+        List<Taxon> listed = dangerous(herbarium, taxon);
+        List<Taxon> rivals = herbarium.taxa().stream()
+                .filter(t -> t.group() == taxon.group() && !t.id().equals(taxon.id()) && taxon.mustBeToldFrom(t))
+                .toList();
+        Map<String, Integer> tells = new LinkedHashMap<>();
+        for (Taxon rival : rivals) {
+            int weight = listed.contains(rival) ? rivals.size() + 1 : 1;
+            for (String c : Telling.between(herbarium, taxon, rival, stage)) {
+                CharacterDefinition definition = herbarium.character(c);
+                if (definition != null && shows.contains(definition.organ())) {
+                    tells.merge(c, weight, Integer::sum);
+                }
+            }
+        }
+        return tells.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue()
+                        .reversed()
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .limit(TO_CHOOSE_FROM)
+                .map(Map.Entry::getKey)
                 .toList();
     }
 

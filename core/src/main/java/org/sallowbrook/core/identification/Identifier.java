@@ -90,6 +90,22 @@ public final class Identifier {
         return all;
     }
 
+    /**
+     * In which order to ask where no answer can be reckoned with: what sorts best of all that is there in the month, gross
+     * things first and nothing dug up before the rest.
+     */
+    public List<String> order(String region, LifeStage stage, int month) {
+        List<String> order = new ArrayList<>();
+        while (true) {
+            Request nothingSeen = new Request(month, stage, region, Set.of(), List.of(), Set.copyOf(order));
+            Identification.Question next = identify(nothingSeen).next();
+            if (next == null || next.again()) {
+                return order;
+            }
+            order.add(next.character());
+        }
+    }
+
     /** Of the plants that are gathered, how many a stage can make certain, and how many there are. */
     public record Certainty(int gathered, int certain) {}
 

@@ -202,9 +202,9 @@ public class HarvestGateTest {
     public Object[][] tags() {
         return new Object[][] {
             {null, true, "NOT_TELLABLE_NOW"},
-            {new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS + 1)), true, "TAG_EXPIRED"},
-            {new Tag("blue 3", DAY.plusDays(1)), true, "TAG_EXPIRED"},
-            {new Tag("blue 3", DAY.minusDays(100)), false, "TAG_SINGLY"},
+            {new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS + 1), Tag.VALID_DAYS), true, "TAG_EXPIRED"},
+            {new Tag("blue 3", DAY.plusDays(1), Tag.VALID_DAYS), true, "TAG_EXPIRED"},
+            {new Tag("blue 3", DAY.minusDays(100), Tag.VALID_DAYS), false, "TAG_SINGLY"},
         };
     }
 
@@ -217,7 +217,7 @@ public class HarvestGateTest {
 
     @Test
     public void aTagKeepsItsVerdictForItsTimeAndNeverLiftsADoubt() {
-        Tag tag = new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS));
+        Tag tag = new Tag("blue 3", DAY.minusDays(Tag.VALID_DAYS), Tag.VALID_DAYS);
         assertThat(codes(HERB, Taxon.Part.HERB, untellable(tag), SITE, LifeStage.FLOWERING, 0.1, 0, TELLS, true))
                 .isEmpty();
         assertThat(codes(
@@ -232,6 +232,33 @@ public class HarvestGateTest {
                         TELLS,
                         true))
                 .containsExactly("IDENTITY_DOUBTED");
+    }
+
+    @DataProvider
+    public Object[][] lives() {
+        return new Object[][] {
+            {"annual herb", 300, false},
+            {"biennial herb", 390, true},
+            {"biennial herb", 410, false},
+            {"perennial herb", 1000, true},
+            {"perennial herb", 1100, false},
+            {"dwarf shrub", 1100, true},
+            {"evergreen tree", 1800, true},
+            {"tree", 1830, false},
+        };
+    }
+
+    /** Known here: a staked plant keeps its name as long as it may be the same one, however old the look is. */
+    @Test(dataProvider = "lives")
+    public void aStakedPlantIsKnownForAsLongAsItLives(String form, int days, boolean known) {
+        Taxon plant = Cards.card("x").lifeForm(form).build();
+        Tag tag = Tag.of("blue 3", DAY.minusDays(days), plant);
+        var old = new IdentityOnRecord.Look(
+                "x", DAY.minusDays(days), Instant.EPOCH, LifeStage.FLOWERING, Status.CONFIRMED, "ilse", false);
+        var identity = new HarvestGate.Identity(old, false, SecondLook.NOT_NEEDED, false, false, tag);
+        List<String> codes = codes(HERB, Taxon.Part.HERB, identity, SITE, LifeStage.LEAFY, 0.1, 0, TELLS, true);
+        assertThat(codes.contains("TAG_EXPIRED")).isEqualTo(!known);
+        assertThat(codes.contains("IDENTITY_AGED")).isEqualTo(!known && days > Tag.VALID_DAYS);
     }
 
     // ---- what a verdict holds for

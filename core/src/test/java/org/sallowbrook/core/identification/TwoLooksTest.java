@@ -149,6 +149,10 @@ public class TwoLooksTest {
         assertThat(order.get(0)).as("the gross one").isEqualTo("c7");
         assertThat(order.subList(0, 3)).containsExactlyInAnyOrder("c5", "c6", "c7");
         assertThat(order.get(3)).as("then it is worth digging").startsWith("c");
+        // Without a line the same things are asked in an order laid down beforehand.
+        List<String> beforehand = identifier.order("isle", LifeStage.LEAFY, 6);
+        assertThat(beforehand).doesNotHaveDuplicates().contains(ALL);
+        assertThat(beforehand.subList(0, 3)).containsExactlyInAnyOrder("c5", "c6", "c7");
     }
 
     private static CharacterDefinition dear(String id, Organ organ, int cost, int opening) {

@@ -343,18 +343,21 @@ public class HarvestService implements DueSource {
         taxon.characters().forEach(s -> described.add(s.character()));
         Set<String> tells = new java.util.HashSet<>(request.tells());
         tells.retainAll(described);
+        Tag tag = tag(stand, request.tagId());
+        boolean staked = tag != null && tag.validOn(request.on());
         return HarvestGate.check(new HarvestGate.Request(
                 taxon,
                 request.part(),
                 new HarvestGate.Identity(
                         looks.speaking(stand, request.on(), seen),
                         stand.doubted,
-                        looks.second(stand, request.on(), seen),
+                        // A staked plant was looked at twice when it was staked, or not at all.
+                        looks.second(stand, staked ? tag.confirmedOn() : request.on(), seen),
                         taxon.lookAlikes().stream()
                                 .anyMatch(
                                         l -> herbarium.taxon(l.taxon()).danger().dangerous()),
                         looks.tellable(taxon, request.stage()),
-                        tag(stand, request.tagId())),
+                        tag),
                 years.site(stand, taxon, request.part()),
                 request.stage(),
                 request.on(),
@@ -424,7 +427,7 @@ public class HarvestService implements DueSource {
                 : tags.findById(tagId)
                         .filter(t -> t.standId.equals(stand.id) && looks.ofThisPlant(stand, t))
                         .orElseThrow(() -> new Problem.NotFound("tag of this plant"))
-                        .toCore();
+                        .toCore(herbarium.taxon(stand.taxonId()));
     }
 
     /** Already taken of this part in the calendar year, at most all of it. */

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Tag;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.Owned;
 
 /** A staked plant of a stand and the identification it rests on. */
@@ -33,7 +34,7 @@ class TagEntity extends Owned {
         super(id);
     }
 
-    Tag toCore() {
-        return new Tag(stake, confirmedOn);
+    Tag toCore(Taxon taxon) {
+        return Tag.of(stake, confirmedOn, taxon);
     }
 }

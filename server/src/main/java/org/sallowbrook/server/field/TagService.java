@@ -8,6 +8,7 @@ import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.field.Tag;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
@@ -44,6 +45,7 @@ public class TagService {
     private final Stands stands;
     private final StandIdentifications identifications;
     private final LookReader looks;
+    private final HerbariumService herbarium;
     private final PeopleService people;
     private final Once once;
 
@@ -52,9 +54,11 @@ public class TagService {
             Stands stands,
             StandIdentifications identifications,
             LookReader looks,
+            HerbariumService herbarium,
             PeopleService people,
             Once once) {
         this.looks = looks;
+        this.herbarium = herbarium;
         this.once = once;
         this.tags = tags;
         this.stands = stands;
@@ -87,7 +91,8 @@ public class TagService {
         TagEntity tag = new TagEntity(request.id());
         tag.standId = standId;
         tag.identificationId = newest.id;
-        tag.stake = new Tag(request.stake().strip(), newest.onDay).stake();
+        tag.stake = Tag.of(request.stake().strip(), newest.onDay, herbarium.taxon(stand.taxonId()))
+                .stake();
         tag.place = request.place().strip();
         tag.latitude = request.latitude();
         tag.longitude = request.longitude();
@@ -131,14 +136,17 @@ public class TagService {
     @Transactional(readOnly = true)
     public List<TagView> tags() {
         return tags
-                .findAllByConfirmedOnGreaterThanEqualOrderByStake(people.today().minusDays(Tag.VALID_DAYS))
+                .findAllByConfirmedOnGreaterThanEqualOrderByStake(people.today().minusDays(Tag.MOST_DAYS))
                 .stream()
                 .map(this::view)
+                .filter(TagView::valid)
                 .toList();
     }
 
     private TagView view(TagEntity t) {
         LocalDate today = people.today();
+        Stand stand = stands.findById(t.standId).orElseThrow(() -> new Problem.NotFound("stand"));
+        Tag tag = t.toCore(herbarium.taxon(stand.taxonId()));
         return new TagView(
                 t.id,
                 t.standId,
@@ -147,8 +155,8 @@ public class TagService {
                 t.latitude,
                 t.longitude,
                 t.confirmedOn,
-                t.confirmedOn.plusDays(Tag.VALID_DAYS),
-                t.toCore().validOn(today),
+                tag.keptUntil(),
+                tag.validOn(today),
                 t.taggedBy);
     }
 }

@@ -145,6 +145,17 @@ class IdentifyCalculator {
                 .toList();
     }
 
+    record OrderView(LifeStage stage, List<String> characters) {}
+
+    /** For a device without a line: in which order to ask at each stage. */
+    @GetMapping("/api/calculators/identify/order")
+    List<OrderView> order(@RequestParam Integer month, @RequestParam String region) {
+        Checks.begin().range("month", month, 1, 12).done();
+        return Arrays.stream(LifeStage.values())
+                .map(s -> new OrderView(s, herbarium.identifier().order(region, s, month)))
+                .toList();
+    }
+
     record NamedView(String id, String name) {}
 
     /**
