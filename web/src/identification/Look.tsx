@@ -395,7 +395,7 @@ function Round({
                   Choosing what to look at next
                 </p>
               )}
-              {early && !settled && (
+              {early && !settled && !choosing && (
                 <section
                   aria-label="Too early"
                   className="border-amber bg-amber-pale space-y-2 border-l-8 px-3 py-2"
