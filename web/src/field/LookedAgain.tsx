@@ -4,7 +4,7 @@ import { Toggle } from '../ui/controls'
 import { usePieces } from './queries'
 
 const NEUTRAL = {}
-/** What can't be drawn by one of its states is told in words. */
+/** Of what it shows in several ways the first are drawn. */
 const DRAWN = 2
 
 type Character = Schemas['TaxonView']['characters'][number]
@@ -49,10 +49,13 @@ export function LookedAgain({
           checked={tells.includes(c.character)}
           onChange={() => flip(c.character)}
         />
-        {drawn &&
-          c.states
-            .slice(0, DRAWN)
-            .map((s) => <StateDrawing key={s.state} character={c.character} state={s.state} on={NEUTRAL} />)}
+        {drawn && (
+          <span className="flex shrink-0 flex-col sm:flex-row">
+            {c.states.slice(0, DRAWN).map((s) => (
+              <StateDrawing key={s.state} character={c.character} state={s.state} on={NEUTRAL} />
+            ))}
+          </span>
+        )}
         <span>
           {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
         </span>
