@@ -69,6 +69,13 @@ public class LooksTest extends ServerTest {
         ilse.post(looks(stand), bareLime()).expect(200);
         assertThat(second(ilse, stand)).isEqualTo("WANTED");
 
+        // It holds back what a certain look before it would open: whoever may not loosen does not strike it.
+        String half = ilse.get(looks(stand)).body().get(0).path("id").asString();
+        assertThat(as("tam")
+                        .post(looks(stand) + "/" + half + "/strike", Map.of("reason", "it was too dark to see"))
+                        .codes())
+                .contains("KEEPER_OR_SECOND");
+
         as("tam").post(looks(stand), bareLime()).expect(200);
         JsonNode twice = ilse.get("/api/field/stands/" + stand).body();
         assertThat(twice.path("certain").asBoolean()).isTrue();

@@ -242,16 +242,21 @@ public class LookService {
                     "Something was picked here since; if the plant is in doubt, doubt the stand: that sets"
                             + " aside all that was made from it.");
         }
-        // A look that was certain, or half of it, only ever opened something; any other holds something back.
-        String reason =
-                found.status == Identification.Status.CONFIRMED || found.status == Identification.Status.SECOND_WANTED
-                        ? request.checked()
-                        : loosening.pass(
-                                Loosening.Safeguard.LOOK,
-                                standId,
-                                request,
-                                "a look of " + Words.day(found.onDay) + " by " + found.identifiedBy + " came to "
-                                        + (found.status == Identification.Status.STOP ? "STOP" : "not yet"));
+        // A look that was certain only ever opened something. Any other holds something back, half a look as well: it
+        // speaks
+        // in place of a certain one before it.
+        String reason = found.status == Identification.Status.CONFIRMED
+                ? request.checked()
+                : loosening.pass(
+                        Loosening.Safeguard.LOOK,
+                        standId,
+                        request,
+                        "a look of " + Words.day(found.onDay) + " by " + found.identifiedBy + " came to "
+                                + switch (found.status) {
+                                    case STOP -> "STOP";
+                                    case SECOND_WANTED -> "half a look";
+                                    case NOT_YET, CONFIRMED -> "not yet";
+                                });
         found.strike(clock.instant(), reason);
         identifications.saveAndFlush(found);
         if (found.clearedReason != null && !stand.doubted) {
