@@ -44,6 +44,13 @@ public final class OwnCardRules {
         if (!own.regions().equals(shipped.regions())) {
             wrong(problems, own, "regions", "the regions of a plant that ships are fixed: its rivals follow from them");
         }
+        if (!own.lifeForm().equals(shipped.lifeForm())) {
+            wrong(
+                    problems,
+                    own,
+                    "lifeForm",
+                    "it is known as \"" + shipped.lifeForm() + "\": how long a staked plant is known goes by that");
+        }
         if (own.genusEnough() && !shipped.genusEnough()) {
             wrong(problems, own, "genusEnough", "the genus is not enough for this plant");
         }
@@ -225,7 +232,7 @@ public final class OwnCardRules {
                         shipped.group(),
                         shipped.genusEnough() && own.genusEnough()),
                 new Taxon.Growth(
-                        own.lifeForm(),
+                        shipped.lifeForm(),
                         own.origin(),
                         shipped.regions(),
                         own.habitat(),
