@@ -240,7 +240,7 @@ public class HarvestService implements DueSource {
                 id,
                 HarvestGate.broughtHome(
                         looks.speaking(stand, harvest.onDay, seen),
-                        looks.second(stand, harvest.onDay, seen),
+                        looks.second(stand, asOf(stand, harvest.tagId, harvest.onDay), seen),
                         stand.doubted,
                         stand.site()),
                 List.of());
@@ -344,15 +344,13 @@ public class HarvestService implements DueSource {
         Set<String> tells = new java.util.HashSet<>(request.tells());
         tells.retainAll(described);
         Tag tag = tag(stand, request.tagId());
-        boolean staked = tag != null && tag.validOn(request.on());
         return HarvestGate.check(new HarvestGate.Request(
                 taxon,
                 request.part(),
                 new HarvestGate.Identity(
                         looks.speaking(stand, request.on(), seen),
                         stand.doubted,
-                        // A staked plant was looked at twice when it was staked, or not at all.
-                        looks.second(stand, staked ? tag.confirmedOn() : request.on(), seen),
+                        looks.second(stand, asOf(stand, request.tagId(), request.on()), seen),
                         taxon.lookAlikes().stream()
                                 .anyMatch(
                                         l -> herbarium.taxon(l.taxon()).danger().dangerous()),
@@ -419,6 +417,18 @@ public class HarvestService implements DueSource {
                 stand.growingSince,
                 seasons.frosts(request.on()),
                 request.on().equals(people.today()) ? seasons.ready(stand.id, request.part()) : null);
+    }
+
+    /** A staked plant was looked at twice when it was staked, or not at all. */
+    private LocalDate asOf(Stand stand, @Nullable UUID tagId, LocalDate on) {
+        return tagId == null
+                ? on
+                : tags.findById(tagId)
+                        .filter(t -> t.standId.equals(stand.id) && looks.ofThisPlant(stand, t))
+                        .map(t -> t.toCore(herbarium.taxon(stand.taxonId())))
+                        .filter(t -> t.validOn(on))
+                        .map(Tag::confirmedOn)
+                        .orElse(on);
     }
 
     private @Nullable Tag tag(Stand stand, @Nullable UUID tagId) {

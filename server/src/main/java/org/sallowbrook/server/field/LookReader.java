@@ -64,8 +64,8 @@ class LookReader {
     boolean certain(Stand stand, LocalDate day, List<IdentityOnRecord.Look> looks) {
         IdentityOnRecord.Look speaking = speaking(stand, day, looks);
         return speaking != null
-                && (speaking.status() == Identification.Status.CONFIRMED
-                        || IdentityOnRecord.certain(speaking, second(stand, day, looks)));
+                && IdentityOnRecord.fresh(speaking, day)
+                && IdentityOnRecord.certain(speaking, second(stand, day, looks));
     }
 
     /** When the look said it can be told; null for one that is certain or knew no stage. */
