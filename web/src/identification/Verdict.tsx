@@ -80,8 +80,12 @@ export function Verdict({ answer, characters }: { answer: Answer; characters: Sc
         {others.length > 0 && (
           <details open={inTheWay.length === 0 && others.length <= 3}>
             <summary className="min-h-6 cursor-pointer text-sm font-medium">
-              {inTheWay.length > 0 ? 'Not looked into' : 'Still to be told from'}: {others.length} dangerous{' '}
-              {others.length === 1 ? 'plant' : 'plants'}
+              {verdict.status === 'SECOND_WANTED'
+                ? 'Excluded by too little for one look'
+                : inTheWay.length > 0
+                  ? 'Not looked into'
+                  : 'Still to be told from'}
+              : {others.length} dangerous {others.length === 1 ? 'plant' : 'plants'}
             </summary>
             <ul className="text-sm">
               {others.slice(0, 12).map((o) => (

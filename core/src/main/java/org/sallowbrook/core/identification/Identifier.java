@@ -214,8 +214,7 @@ public final class Identifier {
             return "By looking, the two can't be told at any stage. Leave it where it grows; sow it yourself or buy it.";
         }
         return at != null && at.stage() != request.stage()
-                ? "Mark the place and come back when it is "
-                        + at.stage().name().toLowerCase(Locale.ROOT).replace('_', ' ') + "."
+                ? "Mark the place and come back when it is " + at.stage().words() + "."
                 : "Look at more characters, on different parts of the plant.";
     }
 

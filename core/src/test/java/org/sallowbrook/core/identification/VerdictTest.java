@@ -265,7 +265,7 @@ public class VerdictTest {
         assertThat(result.verdict().tellableAt().months()).containsExactly(6, 7);
         assertThat(result.verdict().tellableAt().characters())
                 .containsExactlyInAnyOrder("c0", "c1", "c2", "c3", "c4", "c5");
-        assertThat(result.findings().get(0).action()).isEqualTo("Mark the place and come back when it is flowering.");
+        assertThat(result.findings().get(0).action()).isEqualTo("Mark the place and come back when it is in flower.");
     }
 
     @Test
