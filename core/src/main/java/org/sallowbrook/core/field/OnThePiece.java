@@ -89,13 +89,15 @@ public final class OnThePiece {
         List<Taxon> rivals = herbarium.taxa().stream()
                 .filter(t -> t.group() == taxon.group() && !t.id().equals(taxon.id()) && taxon.mustBeToldFrom(t))
                 .toList();
+        List<CharacterDefinition> onIt = herbarium.characters().stream()
+                .filter(c -> shows.contains(c.organ()) && c.stages().contains(stage))
+                .toList();
         Map<String, Integer> tells = new LinkedHashMap<>();
         for (Taxon rival : rivals) {
             int weight = listed.contains(rival) ? rivals.size() + 1 : 1;
-            for (String c : Telling.between(herbarium, taxon, rival, stage)) {
-                CharacterDefinition definition = herbarium.character(c);
-                if (definition != null && shows.contains(definition.organ())) {
-                    tells.merge(c, weight, Integer::sum);
+            for (CharacterDefinition c : onIt) {
+                if (Telling.tells(c, taxon, rival, stage)) {
+                    tells.merge(c.id(), weight, Integer::sum);
                 }
             }
         }

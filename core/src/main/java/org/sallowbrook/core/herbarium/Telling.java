@@ -38,17 +38,18 @@ public final class Telling {
         List<String> telling = new ArrayList<>();
         for (String character : characters) {
             CharacterDefinition definition = herbarium.character(character);
-            Map<String, Frequency> of = a.statesOf(character, stage);
-            Map<String, Frequency> other = b.statesOf(character, stage);
-            if (definition != null
-                    && !definition.scent()
-                    && of != null
-                    && other != null
-                    && usual(of).noneMatch(other::containsKey)) {
+            if (definition != null && tells(definition, a, b, stage)) {
                 telling.add(character);
             }
         }
         return telling;
+    }
+
+    /** Whether one character tells them. */
+    public static boolean tells(CharacterDefinition definition, Taxon a, Taxon b, LifeStage stage) {
+        Map<String, Frequency> of = a.statesOf(definition.id(), stage);
+        Map<String, Frequency> other = of == null ? null : b.statesOf(definition.id(), stage);
+        return !definition.scent() && of != null && other != null && usual(of).noneMatch(other::containsKey);
     }
 
     private static Stream<String> usual(Map<String, Frequency> states) {

@@ -1,7 +1,11 @@
 package org.sallowbrook.server.field;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.WeakHashMap;
 import org.sallowbrook.core.field.OnThePiece;
+import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.herbarium.HerbariumService;
@@ -17,13 +21,19 @@ class PieceController {
 
     private final HerbariumService herbarium;
 
+    /** Of each herbarium in use; all of it takes a second or so to work out. */
+    private final Map<Herbarium, List<PieceView>> made = Collections.synchronizedMap(new WeakHashMap<>());
+
     PieceController(HerbariumService herbarium) {
         this.herbarium = herbarium;
     }
 
     @GetMapping("/api/field/pieces")
     List<PieceView> pieces() {
-        var all = herbarium.herbarium();
+        return made.computeIfAbsent(herbarium.herbarium(), PieceController::of);
+    }
+
+    private static List<PieceView> of(Herbarium all) {
         return all.taxa().stream()
                 .flatMap(t -> t.parts().stream()
                         .flatMap(p -> t.months().keySet().stream()
