@@ -241,7 +241,6 @@ function Form({
                   taxon={taxon.data}
                   part={part ?? ''}
                   stage={stage}
-                  most={10}
                   tells={tells}
                   onTells={setTells}
                   singly={singly}

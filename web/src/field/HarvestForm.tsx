@@ -311,7 +311,6 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               taxon={taxon}
               part={part}
               stage={stage}
-              most={14}
               tells={tells}
               onTells={setTells}
               singly={singly}

@@ -6,6 +6,9 @@ import { usePieces } from './queries'
 const NEUTRAL = {}
 /** Of what it shows in several ways the first are drawn. */
 const DRAWN = 2
+/** How many characters of the plant are listed beside those on the piece, and how many where nothing is known of the piece. */
+const BESIDE = 6
+const ALONE = 14
 
 type Character = Schemas['TaxonView']['characters'][number]
 
@@ -14,7 +17,6 @@ export function LookedAgain({
   taxon,
   part,
   stage,
-  most,
   tells,
   onTells,
   singly,
@@ -23,13 +25,14 @@ export function LookedAgain({
   taxon: Schemas['TaxonView']
   part: string
   stage: string
-  most: number
   tells: string[]
   onTells: (tells: string[]) => void
   singly: boolean
   onSingly: (singly: boolean) => void
 }) {
   const pieces = usePieces()
+  // Without an answer of what is on the piece all stands in one list; nothing moves under the finger once it stands.
+  if (pieces.isPending && pieces.fetchStatus === 'fetching') return <p className="text-soft">One moment …</p>
   const onIt =
     pieces.data?.find((p) => p.taxon === taxon.id && p.part === part && p.stage === stage)?.characters ?? []
   const decisive = taxon.lookAlikes.flatMap((l) => l.decisive)
@@ -38,7 +41,7 @@ export function LookedAgain({
   const onThePlant = now
     .filter((c) => !onIt.includes(c.character))
     .sort((a, b) => Number(decisive.includes(b.character)) - Number(decisive.includes(a.character)))
-    .slice(0, Math.max(0, most - inTheHand.length))
+    .slice(0, inTheHand.length > 0 ? BESIDE : ALONE)
   const flip = (c: string) => onTells(tells.includes(c) ? tells.filter((t) => t !== c) : [...tells, c])
   const tick = (c: Character, drawn: boolean) => (
     <li key={c.character + c.stages.join()}>
@@ -49,16 +52,16 @@ export function LookedAgain({
           checked={tells.includes(c.character)}
           onChange={() => flip(c.character)}
         />
+        <span className="order-2">
+          {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
+        </span>
         {drawn && (
-          <span className="flex shrink-0 flex-col sm:flex-row">
+          <span className="order-1 flex shrink-0 flex-col sm:flex-row">
             {c.states.slice(0, DRAWN).map((s) => (
               <StateDrawing key={s.state} character={c.character} state={s.state} on={NEUTRAL} />
             ))}
           </span>
         )}
-        <span>
-          {c.name}: <span className="text-soft">{c.states.map((s) => s.words).join(' or ')}</span>
-        </span>
       </label>
     </li>
   )

@@ -285,14 +285,16 @@ export function Slider({
   const [typed, setTyped] = useState<string | null>(null)
   const [held, setHeld] = useState<string>()
   const shown = String(Number(value.toPrecision(6)))
+  // What is proposed may change while somebody is in the field; what they have selected there then stays as it is.
+  const [entered, setEntered] = useState(shown)
   // What stands in the field counts, not what was last drawn: focus may be taken from it between two strokes.
-  const take = (text: string, meant = text !== shown) => {
+  const take = (text: string, meant = text !== entered) => {
     const n = number(text)
     // Beyond the slider's end as well: it is only as long as is usual.
     const read = Number.isFinite(n) && n >= Math.min(0, min)
     if (meant && read) onChange(n)
     // What can't be read stays, and is pointed at before anything is saved.
-    const stays = !read && text.trim() !== '' && text !== shown
+    const stays = !read && text.trim() !== '' && text !== entered
     setTyped(stays ? text : null)
     setHeld(stays ? text : undefined)
   }
@@ -312,7 +314,13 @@ export function Slider({
             data-held={held}
             aria-invalid={held ? true : undefined}
             aria-describedby={held ? `${id}-held` : undefined}
-            onFocus={(e) => e.currentTarget.select()}
+            onFocus={(e) => {
+              if (held === undefined) {
+                setEntered(shown)
+                setTyped(shown)
+              }
+              e.currentTarget.select()
+            }}
             onChange={(e) => {
               setHeld(undefined)
               setTyped(e.target.value)
