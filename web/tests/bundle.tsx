@@ -7,6 +7,8 @@ import { useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { ask, serialize } from '../src/api/client'
+import type { Entry } from '../src/api/device'
+import { upgraded } from '../src/api/versions'
 import { PlantDrawing, StateDrawing, usualStates } from '../src/herbarium/drawing'
 import { Basket, Jar } from '../src/shelf/Vessel'
 import * as clock from '../src/ui/clock'
@@ -53,6 +55,18 @@ Object.assign(window, {
     ...clock,
     merge,
     serialize,
+    /** A weight that was in grams, then had a name for what it weighs, then a unit of its own. */
+    upgraded: (entry: Entry) =>
+      upgraded(entry, [
+        ({ variables, fields }) => ({
+          variables: { mass: (variables as { massG: number }).massG },
+          ...(fields ? { fields: { mass: fields['massG'] } } : {}),
+        }),
+        ({ variables, fields }) => ({
+          variables: { ...(variables as object), unit: 'g' },
+          ...(fields ? { fields: { ...fields, unit: 'g' } } : {}),
+        }),
+      ]),
     /** What an answer of the server becomes for the page: its data, or the words of the refusal. */
     outcome: async (status: number, body: unknown) =>
       ask(

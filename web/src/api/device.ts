@@ -11,6 +11,8 @@ export interface Entry {
   who: string
   /** Which command. */
   key: string
+  /** Which version of the command laid it down; the first where nothing is said. */
+  version?: number
   /** Plain data and blobs, as the store keeps them. */
   variables: unknown
   words: string

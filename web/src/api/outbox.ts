@@ -1,6 +1,7 @@
 import { ACCOUNT, api, ask, LINE, ProblemError, SIGNED_OUT, type Problem } from './client'
 import { deviceOf, thisDevice, type Back, type Device, type Entry } from './device'
 import { laterBy } from './later'
+import { upgraded, versionAfter, type Upgrade } from './versions'
 
 export type { Back, Entry } from './device'
 
@@ -19,10 +20,12 @@ export interface Field {
 /** A change that can wait for the line: how it is sent, and nothing of the page it was made on. */
 export interface Command<V> {
   key: string
+  version: number
   send: (variables: V, as: As) => Promise<unknown>
 }
 
 interface Known {
+  upgrades: Upgrade[]
   send: (variables: unknown, as: As) => Promise<unknown>
   fields: Field[]
   /** Where the reasons for going on in spite of a warning stand; none where it takes none. */
@@ -32,18 +35,27 @@ interface Known {
 const known = new Map<string, Known>()
 
 /**
- * The same key always means the same command: an entry may be sent by a later version of the application.
+ * The same key always means the same command: an entry may be sent by a later version of the application. Where what is laid
+ * down changes, an upgrade is added, and to acceptance/src/test/resources/notebook an entry of the new version.
  *
  * @param fields what can be put right in the notebook, where no form goes with it
+ * @param upgrades of the first version to the second, of the second to the third, and so on
  */
 export function command<V>(
   key: string,
   send: Command<V>['send'],
-  { fields = [], reasons }: { fields?: Field[]; reasons?: string[] } = {},
+  {
+    fields = [],
+    reasons,
+    upgrades = [],
+  }: { fields?: Field[]; reasons?: string[]; upgrades?: Upgrade[] } = {},
 ): Command<V> {
-  known.set(key, { send: (variables, as) => send(variables as V, as), fields, reasons })
-  return { key, send }
+  known.set(key, { send: (variables, as) => send(variables as V, as), fields, reasons, upgrades })
+  return { key, version: versionAfter(upgrades), send }
 }
+
+/** As this version would have laid it down; undefined for what only a newer one knows. */
+const asOfNow = (entry: Entry) => upgraded(entry, known.get(entry.key)?.upgrades ?? [])
 
 export const fieldsOf = (entry: Entry) => known.get(entry.key)?.fields ?? []
 export const reasonsOf = (entry: Entry) => known.get(entry.key)?.reasons
@@ -63,18 +75,20 @@ const tell = () => dispatchEvent(new Event(CARRIED))
 /** There was no room on the device for something. */
 export const FULL = 'sallowbrook:full'
 
-export const mine = async () => (await thisDevice()?.store.outbox.orderBy('seq').toArray()) ?? []
+export const mine = async () =>
+  ((await thisDevice()?.store.outbox.orderBy('seq').toArray()) ?? []).map((e) => asOfNow(e) ?? e)
 
 /** Not refused, but not heard either: the line, a server that is away, or a session that ended or is another's. */
 export const waits = (error: unknown) =>
   error instanceof ProblemError && [0, 401, 408, 429, 502, 503, 504, 507].includes(error.problem.status)
 
-const sendEntry = (e: Entry) => {
-  const command = known.get(e.key)
+const sendEntry = (entry: Entry) => {
+  const command = known.get(entry.key)
+  const now = asOfNow(entry)
   // Of a version that knows more than this one: it waits for that.
-  return command
-    ? command.send(e.variables, { [ACCOUNT]: e.who })
-    : Promise.reject(new ProblemError({ status: 503, detail: e.key }))
+  return command && now
+    ? command.send(now.variables, { [ACCOUNT]: entry.who })
+    : Promise.reject(new ProblemError({ status: 503, detail: entry.key }))
 }
 
 /** One tab sends at a time. */
@@ -93,7 +107,7 @@ const PATIENCE_MS = 4_000
  * nothing of it: the form is still open. What came out of the notebook to be put right stays there until it is accepted.
  */
 export async function carry<V>(
-  { key, send }: Command<V>,
+  { key, version, send }: Command<V>,
   variables: V,
   words: string,
   back?: Back,
@@ -104,6 +118,7 @@ export async function carry<V>(
   const laid = {
     who,
     key,
+    version,
     variables,
     words,
     at: clock(),
@@ -233,7 +248,10 @@ async function change(seq: number, how: (e: Entry) => void) {
 export const again = (seq: number, variables?: unknown) =>
   change(seq, (e) => {
     delete e.refused
-    if (variables !== undefined) e.variables = variables
+    if (variables === undefined) return
+    const now = asOfNow(e)
+    if (now?.version !== undefined) e.version = now.version
+    e.variables = variables
   })
 
 /** When it was: as the device had it, or as its clock would have shown had it been right. */

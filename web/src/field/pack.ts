@@ -90,6 +90,8 @@ export const installed = () => Boolean(navigator.serviceWorker?.controller)
 
 export interface Packed {
   at: string
+  /** By which version of the pages; what another packed is not read. */
+  madeBy: string
   stands: number
   cards: number
   /** Whether the device had room for all of it. */
@@ -105,7 +107,8 @@ const FRESH_MS = 6 * 3_600_000
 /** What was packed last, if anything. */
 export function packedOn(): Packed | null {
   try {
-    return JSON.parse(localStorage.getItem(packedKey()) ?? 'null') as Packed | null
+    const packed = JSON.parse(localStorage.getItem(packedKey()) ?? 'null') as Packed | null
+    return packed?.madeBy === MADE_BY ? packed : null
   } catch {
     return null
   }
@@ -121,7 +124,7 @@ export async function packNow(queries: QueryClient): Promise<Packed> {
     ...further.map((fetch) => fetch(queries)),
   ])
   const kept = (await Promise.all(Object.keys(LASTING).map((group) => write(queries, group)))).every(Boolean)
-  const packed = { at: nowIso(), stands, cards, kept }
+  const packed = { at: nowIso(), madeBy: MADE_BY, stands, cards, kept }
   localStorage.setItem(packedKey(), JSON.stringify(packed))
   dispatchEvent(new Event(PACKED_NOW))
   return packed

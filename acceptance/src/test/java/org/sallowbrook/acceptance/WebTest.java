@@ -324,4 +324,25 @@ public class WebTest extends InBrowser {
         assertThat(((Number) page.evaluate("Object.keys(window.web.dictionary).length")).intValue())
                 .isGreaterThan(20);
     }
+
+    @DataProvider
+    public Object[][] laid() {
+        return new Object[][] {
+            {"{seq: 1, variables: {massG: 7}}", "{seq: 1, version: 3, variables: {mass: 7, unit: 'g'}}"},
+            {
+                "{version: 1, variables: {massG: 7}, back: {path: '/x', fields: {massG: '7'}}}",
+                "{version: 3, variables: {mass: 7, unit: 'g'}, back: {path: '/x', fields: {mass: '7', unit: 'g'}}}"
+            },
+            {"{version: 2, variables: {mass: 7}}", "{version: 3, variables: {mass: 7, unit: 'g'}}"},
+            {"{version: 3, variables: {mass: 7, unit: 'kg'}}", "{version: 3, variables: {mass: 7, unit: 'kg'}}"},
+            // Of a page that knows more than this one.
+            {"{version: 4, variables: {}}", "undefined"},
+        };
+    }
+
+    @Test(dataProvider = "laid")
+    public void anEntryOfAnOlderVersionBecomesOneOfThisOne(String entry, String expected) {
+        Object wanted = expected.equals("undefined") ? expected : page.evaluate("() => (" + expected + ")");
+        assertThat(web("upgraded(" + entry + ")")).isEqualTo(wanted);
+    }
 }

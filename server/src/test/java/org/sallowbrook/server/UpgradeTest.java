@@ -93,6 +93,14 @@ public class UpgradeTest {
     }
 
     @Test
+    public void everyDocumentSaysItsSchema() throws SQLException {
+        assertThat(one("select look::text from stand_identification limit 1"))
+                .isEqualTo("{\"again\": [], \"schema\": 1, \"verdict\": {}, \"observations\": []}");
+        assertThat(one("select tells::text from harvest")).isEqualTo("{\"schema\": 1, \"characters\": []}");
+        assertThat(one("select plan::text from batch")).isEqualTo("{\"form\": \"TINCTURE\", \"schema\": 1}");
+    }
+
+    @Test
     public void whatWasLearnedIsKept() throws SQLException {
         assertThat(one("select dried_g from drying_run")).isEqualTo("25");
     }

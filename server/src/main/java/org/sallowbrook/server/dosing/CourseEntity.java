@@ -7,6 +7,8 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.server.platform.Versioned;
@@ -31,7 +33,8 @@ class CourseEntity extends Versioned {
     @Enumerated(EnumType.STRING)
     DosingGate.Way way = DosingGate.Way.MOUTH;
 
-    /** The request it was planned by. */
+    /** A {@link StoredCourse}. */
+    @JdbcTypeCode(SqlTypes.JSON)
     String plan = "";
 
     LocalDate startOn = LocalDate.EPOCH;

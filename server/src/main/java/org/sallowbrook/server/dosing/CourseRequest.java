@@ -12,7 +12,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Gatekeeper;
 
 /**
- * What a course is asked for with, and kept as.
+ * What a course is asked for with.
  *
  * @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course
  * @param countedIn what whoever takes it counts it out in; null for the product's unit

@@ -23,13 +23,13 @@ import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Reading;
+import org.sallowbrook.server.platform.Stored;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.JacksonException;
 
 /** Courses: begun, shown, ended. */
 @Service
@@ -93,7 +93,6 @@ public class CourseService {
     private final DosesTaken doses;
     private final PeopleService people;
     private final ShelfService shelf;
-    private final CourseStore store;
     private final CourseGates gates;
     private final CoursePlanner planner;
     private final CourseUnits units;
@@ -109,7 +108,6 @@ public class CourseService {
             DosesTaken doses,
             PeopleService people,
             ShelfService shelf,
-            CourseStore store,
             CourseGates gates,
             CoursePlanner planner,
             CourseUnits units,
@@ -125,7 +123,6 @@ public class CourseService {
         this.doses = doses;
         this.people = people;
         this.shelf = shelf;
-        this.store = store;
         this.gates = gates;
         this.planner = planner;
         this.units = units;
@@ -158,7 +155,7 @@ public class CourseService {
         course.lotId = request.lotId();
         course.purpose = request.use();
         course.way = request.way();
-        course.plan = store.write(request);
+        course.plan = StoredCourse.DOCUMENT.write(StoredCourse.of(request));
         course.followsId = request.followsId();
         course.startOn = request.startOn();
         course.lastDay = plan.lastDay();
@@ -221,8 +218,8 @@ public class CourseService {
         for (CourseEntity course : running.courses()) {
             try {
                 readable.add(view(course));
-            } catch (JacksonException e) {
-                LOG.error("course {} can't be read: {}", course.id, e.getOriginalMessage());
+            } catch (Stored.Unreadable e) {
+                LOG.error("course {} can't be read: {}", course.id, e.getMessage());
                 unreadable.add(new Unreadable(
                         course.id,
                         people.one(course.personId).name(),
@@ -283,7 +280,7 @@ public class CourseService {
     }
 
     private CourseView view(CourseEntity c) {
-        CourseRequest request = store.read(c);
+        CourseRequest request = StoredCourse.request(c);
         Course.Plan plan = request.plan();
         LotView lot = shelf.lot(c.lotId);
         PeopleService.PersonView person = people.one(c.personId);

@@ -64,7 +64,6 @@ public class DiaryService implements DueSource {
     private final Diaries diaries;
     private final DiaryDays days;
     private final Courses courses;
-    private final CourseStore store;
     private final DosesTaken doses;
     private final PeopleService people;
     private final Once once;
@@ -76,7 +75,6 @@ public class DiaryService implements DueSource {
             Diaries diaries,
             DiaryDays days,
             Courses courses,
-            CourseStore store,
             DosesTaken doses,
             PeopleService people,
             Once once,
@@ -88,7 +86,6 @@ public class DiaryService implements DueSource {
         this.diaries = diaries;
         this.days = days;
         this.courses = courses;
-        this.store = store;
         this.doses = doses;
         this.people = people;
         this.once = once;
@@ -165,7 +162,7 @@ public class DiaryService implements DueSource {
     public DiaryView view(UUID courseId) {
         Diary diary = find(courseId);
         CourseEntity course = course(courseId);
-        CourseRequest request = store.read(course);
+        CourseRequest request = StoredCourse.request(course);
         Course.Pattern pattern = request.pattern().toCore();
         Map<LocalDate, Course.Day> planned =
                 request.plan().days().stream().collect(Collectors.toMap(Course.Day::date, Function.identity()));

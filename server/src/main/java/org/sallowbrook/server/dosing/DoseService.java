@@ -61,7 +61,6 @@ public class DoseService {
     private final Courses courses;
     private final DosesTaken doses;
     private final CourseService service;
-    private final CourseStore store;
     private final CourseGates gates;
     private final LastTaken lastTaken;
     private final Products products;
@@ -77,7 +76,6 @@ public class DoseService {
             Courses courses,
             DosesTaken doses,
             CourseService service,
-            CourseStore store,
             CourseGates gates,
             LastTaken lastTaken,
             Products products,
@@ -91,7 +89,6 @@ public class DoseService {
         this.courses = courses;
         this.doses = doses;
         this.service = service;
-        this.store = store;
         this.gates = gates;
         this.lastTaken = lastTaken;
         this.products = products;
@@ -119,7 +116,7 @@ public class DoseService {
         if (course.status == CourseEntity.Status.ENDED && !swallowed) {
             throw new Problem.Conflict("This course was ended; nothing is taken of it any more.");
         }
-        CourseRequest planned = store.read(course);
+        CourseRequest planned = StoredCourse.request(course);
         Course.Plan plan = planned.plan();
         Course.Day day = plan.days().stream()
                 .filter(d -> d.date().equals(request.on()))

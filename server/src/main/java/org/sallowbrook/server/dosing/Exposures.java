@@ -44,7 +44,6 @@ class Exposures {
     private final HerbariumService herbarium;
     private final TakenDays doses;
     private final Products products;
-    private final CourseStore store;
     private final Reading reading;
 
     Exposures(
@@ -53,7 +52,6 @@ class Exposures {
             HerbariumService herbarium,
             TakenDays doses,
             Products products,
-            CourseStore store,
             Reading reading) {
         this.reading = reading;
         this.courses = courses;
@@ -61,7 +59,6 @@ class Exposures {
         this.herbarium = herbarium;
         this.doses = doses;
         this.products = products;
-        this.store = store;
     }
 
     /** These will be asked for: what they took is read at once, and the lots it was of are announced. */
@@ -148,7 +145,7 @@ class Exposures {
                 continue;
             }
             Product product = products.contents(List.of(course.lotId)).get(course.lotId);
-            store.read(course).plan().days().stream()
+            StoredCourse.request(course).plan().days().stream()
                     .filter(d -> d.doses() > 0 && !d.date().isBefore(today))
                     .forEach(d -> all.add(new TakenOf(
                             course.id, course.way, product, d.date(), (Double) (d.doses() * d.perDoseMl()))));
@@ -179,7 +176,7 @@ class Exposures {
                 continue;
             }
             double taken = takenOn(history, other.id, on);
-            double most = store.read(other).plan().days().stream()
+            double most = StoredCourse.request(other).plan().days().stream()
                     .mapToDouble(d -> d.perDoseMl() * d.doses())
                     .max()
                     .orElse(0);

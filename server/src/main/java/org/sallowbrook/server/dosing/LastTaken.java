@@ -43,15 +43,13 @@ class LastTaken {
 
     private final JdbcClient jdbc;
     private final Courses courses;
-    private final CourseStore store;
     private final DirectUses uses;
     private final Products products;
     private final Clock clock;
 
-    LastTaken(JdbcClient jdbc, Courses courses, CourseStore store, DirectUses uses, Products products, Clock clock) {
+    LastTaken(JdbcClient jdbc, Courses courses, DirectUses uses, Products products, Clock clock) {
         this.jdbc = jdbc;
         this.courses = courses;
-        this.store = store;
         this.uses = uses;
         this.products = products;
         this.clock = clock;
@@ -91,7 +89,7 @@ class LastTaken {
 
     private double everyHours(UUID course) {
         return courses.findById(course)
-                .map(c -> store.read(c).pattern().toCore().leastHours())
+                .map(c -> StoredCourse.request(c).pattern().toCore().leastHours())
                 .orElse(0.0);
     }
 

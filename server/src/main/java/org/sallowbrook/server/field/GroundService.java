@@ -83,7 +83,7 @@ public class GroundService {
         GroundShape shape = new GroundShape(id);
         shape.kind = outline.kind();
         shape.name = outline.name();
-        shape.points = json.writeValueAsString(pairs(outline));
+        shape.outline = StoredOutline.DOCUMENT.write(new StoredOutline(pairs(outline)));
         return shapes.saveAndFlush(shape);
     }
 
@@ -112,11 +112,12 @@ public class GroundService {
     }
 
     private ShapeView view(GroundShape s) {
-        List<List<Double>> points = new ArrayList<>();
-        for (JsonNode pair : json.readTree(s.points)) {
-            points.add(List.of(pair.get(0).asDouble(), pair.get(1).asDouble()));
-        }
-        return new ShapeView(s.id, s.version == null ? 0 : s.version, s.kind, s.name, points);
+        return new ShapeView(
+                s.id,
+                s.version == null ? 0 : s.version,
+                s.kind,
+                s.name,
+                StoredOutline.DOCUMENT.read(s.outline).points());
     }
 
     /** Reads a file; what is on the map already is not drawn twice. */

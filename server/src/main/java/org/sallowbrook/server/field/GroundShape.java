@@ -20,9 +20,9 @@ class GroundShape extends Versioned {
 
     String name = "";
 
-    /** Longitude and latitude in turn, as GeoJSON has them. */
+    /** A {@link StoredOutline}. */
     @JdbcTypeCode(SqlTypes.JSON)
-    String points = "[]";
+    String outline = "";
 
     protected GroundShape() {}
 

@@ -7,6 +7,8 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.sallowbrook.core.field.Sex;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.Entry;
@@ -42,7 +44,11 @@ class Harvest extends Entry {
 
     double shareTaken;
     String weather = "";
+
+    /** {@link StoredTells}. */
+    @JdbcTypeCode(SqlTypes.JSON)
     String tells = "";
+
     boolean examinedSingly;
 
     @org.jspecify.annotations.Nullable

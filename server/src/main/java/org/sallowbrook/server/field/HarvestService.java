@@ -37,7 +37,6 @@ import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What was picked at a stand, and whether it may be. */
 @Service
@@ -109,7 +108,6 @@ public class HarvestService implements DueSource {
     private final Codes codes;
     private final ApplicationEventPublisher events;
     private final Clock clock;
-    private final JsonMapper json;
 
     HarvestService(
             StandService stands,
@@ -126,8 +124,7 @@ public class HarvestService implements DueSource {
             Once once,
             Codes codes,
             ApplicationEventPublisher events,
-            Clock clock,
-            JsonMapper json) {
+            Clock clock) {
         this.stands = stands;
         this.looks = looks;
         this.seasons = seasons;
@@ -143,7 +140,6 @@ public class HarvestService implements DueSource {
         this.codes = codes;
         this.events = events;
         this.clock = clock;
-        this.json = json;
     }
 
     /** Runs the gates without saving. */
@@ -207,7 +203,7 @@ public class HarvestService implements DueSource {
         harvest.sex = request.sex();
         harvest.shareTaken = request.shareTaken();
         harvest.weather = request.weather().strip();
-        harvest.tells = json.writeValueAsString(request.tells());
+        harvest.tells = StoredTells.DOCUMENT.write(new StoredTells(request.tells()));
         harvest.examinedSingly = request.examinedSingly();
         harvest.tagId = request.tagId();
         harvest.leftStanding =

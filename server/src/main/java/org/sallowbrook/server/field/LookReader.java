@@ -19,8 +19,6 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What the looks at a stand say together. */
 @Component
@@ -29,13 +27,11 @@ class LookReader {
     private final StandIdentifications all;
     private final HerbariumService herbarium;
     private final PeopleService people;
-    private final JsonMapper json;
 
-    LookReader(StandIdentifications all, HerbariumService herbarium, PeopleService people, JsonMapper json) {
+    LookReader(StandIdentifications all, HerbariumService herbarium, PeopleService people) {
         this.all = all;
         this.herbarium = herbarium;
         this.people = people;
-        this.json = json;
     }
 
     List<IdentityOnRecord.Look> looks(Stand stand) {
@@ -70,11 +66,11 @@ class LookReader {
 
     /** When the look said it can be told; null for one that is certain or knew no stage. */
     StandService.@Nullable SettlesView settles(StandIdentification look) {
-        JsonNode at = json.readTree(look.verdict).path("tellableAt");
-        if (look.status == Identification.Status.CONFIRMED || !at.isObject()) {
+        StoredLook.TellableAt told =
+                StoredLook.DOCUMENT.read(look.look).verdict().tellableAt();
+        if (look.status == Identification.Status.CONFIRMED || told == null) {
             return null;
         }
-        Identification.TellableAt told = json.treeToValue(at, Identification.TellableAt.class);
         return new StandService.SettlesView(
                 told.stage(),
                 told.months(),
@@ -110,6 +106,7 @@ class LookReader {
     }
 
     LookService.IdentificationView view(StandIdentification i) {
+        StoredLook kept = StoredLook.DOCUMENT.read(i.look);
         return new LookService.IdentificationView(
                 i.id,
                 i.onDay,
@@ -121,9 +118,9 @@ class LookReader {
                                 .collect(Collectors.toCollection(TreeSet::new)),
                 i.status,
                 i.taxonId,
-                genus(i),
-                List.of(json.readValue(i.observations, LookService.ObservationView[].class)),
-                List.of(json.readValue(i.again, LookService.ObservationView[].class)),
+                kept.verdict().genus(),
+                StoredLook.Seen.views(kept.observations()),
+                StoredLook.Seen.views(kept.again()),
                 i.otherPlants,
                 i.identifiedBy,
                 i.secondObserver,
@@ -134,7 +131,7 @@ class LookReader {
 
     @Nullable
     String genus(StandIdentification i) {
-        return json.readTree(i.verdict).path("genus").asString(null);
+        return StoredLook.DOCUMENT.read(i.look).verdict().genus();
     }
 
     void notInFuture(LocalDate on) {

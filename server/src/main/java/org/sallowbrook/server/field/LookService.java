@@ -26,7 +26,6 @@ import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What was made out about a stand by looking at it. */
 @Service
@@ -79,7 +78,6 @@ public class LookService {
     private final PeopleService people;
     private final Once once;
     private final Clock clock;
-    private final JsonMapper json;
 
     LookService(
             StandService stands,
@@ -92,8 +90,7 @@ public class LookService {
             HerbariumService herbarium,
             PeopleService people,
             Once once,
-            Clock clock,
-            JsonMapper json) {
+            Clock clock) {
         this.stands = stands;
         this.seconds = seconds;
         this.loosening = loosening;
@@ -105,7 +102,6 @@ public class LookService {
         this.people = people;
         this.once = once;
         this.clock = clock;
-        this.json = json;
     }
 
     /** Keeps what was seen; the verdict is reckoned here, never taken from the client. Clears a doubt when CONFIRMED. */
@@ -152,13 +148,14 @@ public class LookService {
         saved.leads = result.leadsStrangers();
         saved.conditions =
                 String.join(",", conditions.stream().map(Enum::name).sorted().toList());
-        saved.observations = json.writeValueAsString(request.observations());
-        saved.verdict = json.writeValueAsString(result.verdict());
+        saved.look = StoredLook.DOCUMENT.write(new StoredLook(
+                StoredLook.Seen.of(request.observations()),
+                StoredLook.Seen.of(again),
+                StoredLook.Verdict.of(result.verdict())));
         saved.coreVersion = CoreVersion.CURRENT;
         saved.identifiedBy = Member.current().displayName();
         saved.lookedBy = Member.current().accountId();
         saved.otherPlants = Boolean.TRUE.equals(request.otherPlants());
-        saved.again = json.writeValueAsString(again);
         saved.secondObserver = request.secondObserver();
         saved.book = request.book();
         for (ObservationView second : again) {

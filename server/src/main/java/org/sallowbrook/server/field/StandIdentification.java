@@ -7,6 +7,8 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.IdentityOnRecord;
 import org.sallowbrook.core.herbarium.LifeStage;
@@ -39,8 +41,11 @@ class StandIdentification extends Entry {
     boolean leads = true;
 
     String conditions = "";
-    String observations = "";
-    String verdict = "";
+
+    /** {@link StoredLook}. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String look = "";
+
     String coreVersion = "";
     String identifiedBy = "";
 
@@ -49,7 +54,6 @@ class StandIdentification extends Entry {
     UUID lookedBy;
 
     boolean otherPlants;
-    String again = "[]";
 
     @Nullable
     String secondObserver;

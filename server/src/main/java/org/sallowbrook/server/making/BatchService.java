@@ -150,7 +150,6 @@ public class BatchService implements DueSource {
     private final Ledger ledger;
     private final VesselService vessels;
     private final PeopleService people;
-    private final PlanStore plans;
     private final Gatekeeper gatekeeper;
     private final LooseningService loosening;
     private final Clock clock;
@@ -165,7 +164,6 @@ public class BatchService implements DueSource {
             Ledger ledger,
             VesselService vessels,
             PeopleService people,
-            PlanStore plans,
             Gatekeeper gatekeeper,
             LooseningService loosening,
             Clock clock,
@@ -179,7 +177,6 @@ public class BatchService implements DueSource {
         this.ledger = ledger;
         this.vessels = vessels;
         this.people = people;
-        this.plans = plans;
         this.gatekeeper = gatekeeper;
         this.loosening = loosening;
         this.clock = clock;
@@ -406,7 +403,7 @@ public class BatchService implements DueSource {
                     id,
                     plan.findings().stream()
                             .filter(f -> f.severity() == Severity.HOLD)
-                            .map(Finding::message)
+                            .map(StoredPlan.Finding::message)
                             .reduce((a, b) -> a + " " + b)
                             .orElse(null));
         }
@@ -641,7 +638,7 @@ public class BatchService implements DueSource {
     }
 
     private StoredPlan plan(Batch batch) {
-        return plans.read(batch.plan, batch.kind);
+        return StoredPlan.DOCUMENT.read(batch.plan);
     }
 
     @Transactional(readOnly = true)
@@ -686,15 +683,15 @@ public class BatchService implements DueSource {
                 lot.stateReason(),
                 lot.route(),
                 new KeptPlanView(
-                        plan.steps(),
+                        plan.stepsToDo(),
                         plan.yield(),
                         unit(plan),
                         plan.form().vessel(),
                         plan.finalPercent(),
                         plan.facts().stream()
-                                .map(f -> new PlanView.FactView(f.label(), Range.of(f.value()), f.unit(), f.note()))
+                                .map(f -> new PlanView.FactView(f.label(), f.value(), f.unit(), f.note()))
                                 .toList(),
-                        plan.findings(),
+                        StoredPlan.Finding.found(plan.findings()),
                         plan.because()),
                 containers(b.id),
                 outcome(b),

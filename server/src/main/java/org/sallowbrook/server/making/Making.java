@@ -58,7 +58,6 @@ public class Making {
     private final Map<Class<? extends BatchRequest>, Bench<?>> benches;
     private final Batches batches;
     private final BatchService batchService;
-    private final PlanStore plans;
     private final ShelfService shelf;
     private final Ledger ledger;
     private final VesselService vessels;
@@ -75,7 +74,6 @@ public class Making {
             List<Bench<?>> benches,
             Batches batches,
             BatchService batchService,
-            PlanStore plans,
             ShelfService shelf,
             Ledger ledger,
             VesselService vessels,
@@ -90,7 +88,6 @@ public class Making {
         this.benches = benches.stream().collect(Collectors.toMap(Bench::takes, Function.identity()));
         this.batches = batches;
         this.batchService = batchService;
-        this.plans = plans;
         this.shelf = shelf;
         this.ledger = ledger;
         this.vessels = vessels;
@@ -240,7 +237,7 @@ public class Making {
             case AT_ONCE -> BatchStatus.FINISHED;
         };
         batch.yieldAmount = ready.steeps() ? null : (Double) plan.yield().low();
-        batch.plan = plans.write(stored(r, plan));
+        batch.plan = StoredPlan.DOCUMENT.write(stored(r, plan));
         batch.coreVersion = CoreVersion.CURRENT;
         batches.saveAndFlush(batch);
         return batchService.one(batch.id);
@@ -312,15 +309,20 @@ public class Making {
 
     private static StoredPlan stored(Reckoned r, Batchable plan) {
         return new StoredPlan(
-                StoredPlan.SCHEMA,
                 plan.form(),
-                plan.steps(),
-                plan.facts(),
+                plan.steps().stream()
+                        .map(s -> new StoredPlan.Step(s.text(), s.hazard(), s.timerMinutes()))
+                        .toList(),
+                plan.facts().stream()
+                        .map(f -> new StoredPlan.Fact(f.label(), Range.of(f.value()), f.unit(), f.note()))
+                        .toList(),
                 Range.of(plan.yield()),
                 plan.gPerMl(),
                 percent(plan),
                 plan.driedGPerUnit() == null ? null : Range.of(plan.driedGPerUnit()),
-                r.in().herbsOf(),
+                r.in().herbsOf().stream()
+                        .map(h -> new StoredPlan.Herb(h.taxonId(), h.commonName(), h.part(), h.driedG()))
+                        .toList(),
                 new StoredPlan.Kept(
                         plan.keeps().form(),
                         plan.keeps().mostDays(),
@@ -329,7 +331,7 @@ public class Making {
                                 .toList(),
                         null),
                 plan.ready().shaken(),
-                r.findings(),
+                StoredPlan.Finding.of(r.findings()),
                 new ArrayList<>(r.outcome().because()),
                 r.lessons());
     }

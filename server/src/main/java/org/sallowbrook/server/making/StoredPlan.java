@@ -3,17 +3,19 @@ package org.sallowbrook.server.making;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.making.Fact;
-import org.sallowbrook.core.making.Step;
-import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.salve.Salve;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Range;
-import org.sallowbrook.server.shelf.HerbView;
+import org.sallowbrook.server.platform.Stored;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A plan as it is kept with its batch, so that an old batch can always be opened and explained. Never sent as it is; of
- * earlier schemas {@link PlanStore} makes this one.
+ * A plan as it is kept with its batch, so that an old batch can always be opened and explained. Never sent as it is.
  *
  * @param yield expected, in the unit of the form
  * @param gPerMl of what is counted in grams and filled by volume; 1 else
@@ -21,7 +23,6 @@ import org.sallowbrook.server.shelf.HerbView;
  * @param driedGPerUnit null where it has no meaning
  */
 record StoredPlan(
-        Integer schema,
         LotForm form,
         List<Step> steps,
         List<Fact> facts,
@@ -29,14 +30,15 @@ record StoredPlan(
         Double gPerMl,
         @Nullable Range finalPercent,
         @Nullable Range driedGPerUnit,
-        List<HerbView> herbs,
+        List<Herb> herbs,
         Kept kept,
         Boolean shaken,
         List<Finding> findings,
         List<String> because,
         List<Lesson> lessons) {
 
-    static final int SCHEMA = 2;
+    static final Stored<StoredPlan> DOCUMENT =
+            Stored.of("plan", StoredPlan.class, StoredPlan::second, StoredPlan::third);
 
     /**
      * @param until fixed when it was planned, in earlier schemas; null where it follows from the rest
@@ -49,4 +51,67 @@ record StoredPlan(
             @Nullable LocalDate until) {}
 
     record Until(String name, LocalDate bestBefore) {}
+
+    record Step(
+            String text, @Nullable String hazard, @Nullable Double timerMinutes) {}
+
+    record Fact(String label, Range value, String unit, String note) {}
+
+    record Herb(String taxonId, String commonName, Taxon.Part part, Double driedG) {}
+
+    record Finding(String code, Severity severity, String message, String action) {
+        static List<Finding> of(List<org.sallowbrook.core.measure.Finding> findings) {
+            return findings.stream()
+                    .map(f -> new Finding(f.code(), f.severity(), f.message(), f.action()))
+                    .toList();
+        }
+
+        static List<org.sallowbrook.core.measure.Finding> found(List<Finding> findings) {
+            return findings.stream()
+                    .map(f -> new org.sallowbrook.core.measure.Finding(f.code, f.severity, f.message, f.action))
+                    .toList();
+        }
+    }
+
+    List<org.sallowbrook.core.making.Step> stepsToDo() {
+        return steps.stream()
+                .map(s -> new org.sallowbrook.core.making.Step(s.text, s.hazard, s.timerMinutes))
+                .toList();
+    }
+
+    /** In the first schema a plan was one of four kinds, said what it taught in a member of each, and showed no figures. */
+    private static void second(ObjectNode plan) {
+        plan.remove(List.of("unit", "strengthPercent", "withHoney"));
+        Stored.unsaid(plan, "finalPercent", "driedGPerUnit");
+        for (JsonNode step : plan.path("steps")) {
+            Stored.unsaid((ObjectNode) step, "hazard", "timerMinutes");
+        }
+        boolean salve = plan.path("form").asString("").equals(LotForm.SALVE.name());
+        plan.putArray("facts");
+        plan.put("gPerMl", salve ? Salve.USUAL_G_PER_ML : 1);
+        plan.put("shaken", true);
+        ObjectNode kept = plan.putObject("kept");
+        kept.set("as", plan.get("form"));
+        kept.set("mostDays", plan.remove("keepsDays"));
+        kept.set("until", plan.remove("keepsUntil"));
+        kept.putArray("inputs");
+        ArrayNode lessons = plan.putArray("lessons");
+        taught(lessons, plan.remove("jar"), "PRESSING");
+        taught(lessons, plan.remove("spooned"), "SPOON");
+    }
+
+    /** In the second a figure said beside its ends that they are one. */
+    private static void third(ObjectNode plan) {
+        for (JsonNode fact : plan.path("facts")) {
+            if (fact.get("value") instanceof ObjectNode value) {
+                value.remove("exact");
+            }
+        }
+    }
+
+    private static void taught(ArrayNode lessons, @Nullable JsonNode lesson, String of) {
+        if (lesson instanceof ObjectNode told) {
+            lessons.add(told.put("of", of));
+        }
+    }
 }

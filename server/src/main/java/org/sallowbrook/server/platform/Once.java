@@ -1,5 +1,6 @@
 package org.sallowbrook.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -27,7 +28,10 @@ public class Once {
 
     Once(JdbcClient jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
-        this.json = json;
+        // Without what was not said: a request that a later version can say more with is still the same.
+        this.json = json.rebuild()
+                .changeDefaultPropertyInclusion(i -> i.withValueInclusion(JsonInclude.Include.NON_NULL))
+                .build();
         this.clock = clock;
     }
 

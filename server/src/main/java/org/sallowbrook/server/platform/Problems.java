@@ -79,6 +79,17 @@ class Problems extends ResponseEntityExceptionHandler {
                         List.of(new InvalidInput.Violation(e.getName(), "has a value that does not fit")));
     }
 
+    /** A record that another version wrote: nothing is guessed of it. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(Stored.Unreadable e) {
+        LOG.error("unreadable: {}", e.getMessage());
+        return of(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "What is kept of this can't be read by this version, and nothing was guessed of it. The log names the field.",
+                null,
+                null);
+    }
+
     @ExceptionHandler
     ResponseEntity<ProblemDetail> raced(OptimisticLockingFailureException e) {
         return of(HttpStatus.CONFLICT, "Somebody else changed it meanwhile. Look at it again.", null, null);

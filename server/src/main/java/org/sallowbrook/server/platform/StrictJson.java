@@ -258,8 +258,7 @@ class StrictJson {
                 tools.jackson.databind.ValueDeserializer<?> deserializer,
                 Object beanOrClass,
                 String propertyName) {
-            if (ctxt.isEnabled(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-                    || ctxt.getAttribute(StoredJson.STORED) != null) {
+            if (ctxt.isEnabled(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)) {
                 return false;
             }
             noteUnknown(p, propertyName);
