@@ -15,6 +15,9 @@ const STEP: Record<Unit['unit'], number> = {
   TABLESPOON: 0.25,
   CUP: 0.25,
   FINGERTIP: 0.5,
+  PEA: 0.5,
+  HEAPED_TEASPOON: 0.25,
+  BATCH: 0.25,
 }
 
 /** How much each time, in what it is counted out in; kept in the product's own unit. */

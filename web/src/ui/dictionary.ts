@@ -394,6 +394,9 @@ export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   TABLESPOON: 'tablespoons',
   CUP: 'cups',
   FINGERTIP: 'fingertips',
+  PEA: 'peas',
+  HEAPED_TEASPOON: 'heaped teaspoons',
+  BATCH: 'of the whole',
 }
 
 export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {

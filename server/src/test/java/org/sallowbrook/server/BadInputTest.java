@@ -177,4 +177,18 @@ public class BadInputTest extends ServerTest {
                         .filter(l -> l.path("name").asString().equals("twice")))
                 .hasSize(1);
     }
+
+    /** A word misspelt in an address is no other question: it is refused as one in a body is. */
+    @Test
+    public void whatStandsInAnAddressAndIsNotKnownIsRefusedByName() {
+        for (String address : new String[] {
+            "/api/herbarium/taxa?name=nettle",
+            "/api/shelf/lots/past?pgae=2",
+            "/api/field/contacts?taxon=nettle&persno=x"
+        }) {
+            Client.Answer answer = as("ilse").get(address).expect(400);
+            assertThat(answer.body().path("errors").get(0).path("message").asString())
+                    .isEqualTo("is not known here");
+        }
+    }
 }

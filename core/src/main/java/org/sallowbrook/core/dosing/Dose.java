@@ -43,15 +43,23 @@ public final class Dose {
         /** One press of the dropper's bulb; measured once. */
         SQUIRT,
         /** Of a salve or cream, as long as the last joint of the forefinger. */
-        FINGERTIP
+        FINGERTIP,
+        /** Of a salve or cream, half a fingertip. */
+        PEA,
+        /** Of a powder or a tea mixture; never of a liquid. */
+        HEAPED_TEASPOON,
+        /** All that was made at once: a wash, a bath, a poultice. */
+        BATCH
     }
 
     /**
+     * @param driedEquivalentGPerMl of dried herb in 1 mL, or in 1 g of what is weighed
      * @param dropsPerMl counted on this dropper; null when not
      * @param densityGPerMl needed for a dose in grams
      * @param teaspoonMl the household's; null for 5 mL
      * @param cupMl the household's; null for 250 mL
      * @param squirtMl of this dropper; null when never measured
+     * @param weighed whether the product is counted in grams, a powder; its doses are then in grams
      */
     public record Measured(
             Interval driedEquivalentGPerMl,
@@ -60,7 +68,19 @@ public final class Dose {
             @Nullable Double densityGPerMl,
             @Nullable Double teaspoonMl,
             @Nullable Double cupMl,
-            @Nullable Double squirtMl) {
+            @Nullable Double squirtMl,
+            boolean weighed) {
+        public Measured(
+                Interval driedEquivalentGPerMl,
+                Strength strength,
+                @Nullable Double dropsPerMl,
+                @Nullable Double densityGPerMl,
+                @Nullable Double teaspoonMl,
+                @Nullable Double cupMl,
+                @Nullable Double squirtMl) {
+            this(driedEquivalentGPerMl, strength, dropsPerMl, densityGPerMl, teaspoonMl, cupMl, squirtMl, false);
+        }
+
         public Measured {
             Checks checks =
                     Checks.begin().notNegative("product.driedEquivalentGPerMl.low", driedEquivalentGPerMl.low());
@@ -85,6 +105,15 @@ public final class Dose {
         /** A product of which nothing was calibrated. */
         public static Measured plain(Interval driedEquivalentGPerMl, Strength strength) {
             return new Measured(driedEquivalentGPerMl, strength, null, null, null, null, null);
+        }
+
+        /** A powder, or whatever else is weighed; without spirit. */
+        public static Measured ofGrams(Interval driedEquivalentGPerG) {
+            return new Measured(driedEquivalentGPerG, Strength.NONE, null, null, null, null, null, true);
+        }
+
+        private String own() {
+            return weighed ? "g" : "mL";
         }
     }
 
@@ -118,9 +147,19 @@ public final class Dose {
                     .positive("perDose.amount", amount)
                     .range("timesPerDay", timesPerDay, 1, 48)
                     .that(
-                            unit != Unit.G && unit != Unit.FINGERTIP || product.densityGPerMl() != null,
+                            unit != Unit.G && unit != Unit.FINGERTIP && unit != Unit.PEA
+                                    || product.densityGPerMl() != null
+                                    || product.weighed(),
                             "product.densityGPerMl",
                             "is needed for a dose in grams")
+                    .that(
+                            unit != Unit.HEAPED_TEASPOON && unit != Unit.BATCH,
+                            "perDose.unit",
+                            "is for a powder or a whole batch; say how much of it that is")
+                    .that(
+                            unit == Unit.G || !product.weighed(),
+                            "perDose.unit",
+                            "must be G for a product that is weighed")
                     .that(
                             unit != Unit.SQUIRT || product.squirtMl() != null,
                             "product.squirtMl",
@@ -168,8 +207,8 @@ public final class Dose {
         Interval perDay = perDose.times(request.timesPerDay());
         because.equation(
                 "Dried herb in a dose",
-                Words.exact(ml.low(), "mL") + " × " + Words.exact(equivalent.low(), "g/mL"),
-                Words.exact(ml.high(), "mL") + " × " + Words.exact(equivalent.high(), "g/mL"),
+                Words.exact(ml.low(), product.own()) + " × " + Words.exact(equivalent.low(), "g/" + product.own()),
+                Words.exact(ml.high(), product.own()) + " × " + Words.exact(equivalent.high(), "g/" + product.own()),
                 perDose,
                 "g");
         because.equation(
@@ -183,6 +222,18 @@ public final class Dose {
         Double perKg = request.taker().weightKg() == null
                 ? null
                 : alcohol * 1000 / request.taker().weightKg();
+        if (product.weighed()) {
+            return new Result(
+                    ml,
+                    perDose,
+                    perDay,
+                    0,
+                    null,
+                    within,
+                    childRules(request.taker(), findings),
+                    findings,
+                    because.lines());
+        }
         because.equation(
                 "Alcohol in a dose",
                 Words.exact(ml.high(), "mL") + " × "
@@ -271,8 +322,10 @@ public final class Dose {
             case TABLESPOON -> Interval.exactly(amount * TABLESPOON_ML);
             case SQUIRT -> Interval.exactly(amount * java.util.Objects.requireNonNull(product.squirtMl()));
             case CUP -> Interval.exactly(amount * (product.cupMl() == null ? CUP_ML : product.cupMl()));
-            case G -> Interval.exactly(amount / product.densityGPerMl());
+            case G -> Interval.exactly(product.weighed() ? amount : amount / product.densityGPerMl());
             case FINGERTIP -> Interval.exactly(amount * DoseUnits.FINGERTIP_G / product.densityGPerMl());
+            case PEA -> Interval.exactly(amount * DoseUnits.FINGERTIP_G / 2 / product.densityGPerMl());
+            case HEAPED_TEASPOON, BATCH -> throw new IllegalStateException("refused at the door");
             case DROP -> {
                 if (product.dropsPerMl() != null) {
                     yield Interval.exactly(amount / product.dropsPerMl());

@@ -2,13 +2,21 @@ package org.sallowbrook.core.dosing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.vessel.BulkDensity;
+import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 
 /**
- * What a dose of a product can be counted out in. One of each is taken at its largest, so that a dose in drops of a dropper
- * nobody counted is never more than it was reckoned as.
+ * What a dose of a product can be counted out in, by what it is and by the way it is taken. One of each is taken at its
+ * largest, so that a dose in drops of a dropper nobody counted, or in spoons of a powder nobody weighed, is never more than it
+ * was reckoned as.
  */
 public final class DoseUnits {
 
@@ -20,6 +28,12 @@ public final class DoseUnits {
      * Clinical and Experimental Dermatology 16 (1991) 444. The larger stands for all.
      */
     public static final double FINGERTIP_G = 0.5;
+
+    /** Half a fingertip, for half as much skin. */
+    private static final double PEA_G = FINGERTIP_G / 2;
+
+    /** The most that ground herb weighs as it lies in a spoon, g per mL; a working figure of this tool. */
+    private static final double POWDER_G_PER_ML = 0.6;
 
     /** Below this a drink counts as without alcohol, share by volume. */
     private static final double NO_ALCOHOL = 0.005;
@@ -44,23 +58,98 @@ public final class DoseUnits {
     private DoseUnits() {}
 
     /**
-     * In the order in which they are offered.
+     * What is given.
      *
-     * @param grams whether the product is weighed: a salve
      * @param strength of alcohol, 0 to 1
+     * @param batch how much of it was made, in its own unit, above 0
+     * @param parts of plants that are in it
      */
-    public static List<Offered> of(boolean grams, double strength, Kit kit) {
-        Checks.begin().range("strength", strength, 0, 1).done();
-        if (grams) {
-            return List.of(
-                    new Offered(Dose.Unit.G, 1, "by a scale"),
-                    new Offered(
-                            Dose.Unit.FINGERTIP,
-                            FINGERTIP_G,
-                            "about half a gram, for as much skin as two hands cover"));
+    public record Given(LotForm form, DosingGate.Way way, double strength, double batch, Set<Taxon.Part> parts) {
+        public Given {
+            Checks.begin()
+                    .range("strength", strength, 0, 1)
+                    .positive("batch", batch)
+                    .done();
+            parts = Set.copyOf(parts);
         }
+
+        private boolean swallowed() {
+            return way == DosingGate.Way.MOUTH;
+        }
+
+        /** The most that cut herb for a tea weighs as it lies, g per mL. */
+        private double heaviestCut() {
+            return parts.stream()
+                    .mapToDouble(p -> BulkDensity.general(p, false).high())
+                    .max()
+                    .orElse(BulkDensity.general(null, false).high());
+        }
+    }
+
+    /** In the order in which they are offered: the first is the product's own. */
+    public static List<Offered> of(Given given, Kit kit) {
+        return switch (given.form()) {
+            case SALVE, CREAM ->
+                List.of(
+                        scale(),
+                        new Offered(
+                                Dose.Unit.FINGERTIP,
+                                FINGERTIP_G,
+                                "about half a gram, for as much skin as two hands cover"),
+                        new Offered(
+                                Dose.Unit.PEA,
+                                PEA_G,
+                                "about a quarter of a gram, for as much skin as one hand covers"));
+            case POWDER ->
+                given.swallowed()
+                        ? spoons(kit, POWDER_G_PER_ML, "stirred in water; powder is reckoned at the heaviest")
+                        : List.of(scale(), whole(given));
+            case TEA_MIXTURE ->
+                given.swallowed()
+                        ? spoons(kit, given.heaviestCut(), "for one cup, made fresh; herb is reckoned at the heaviest")
+                        : List.of(scale(), whole(given));
+            case POULTICE -> List.of(whole(given), scale());
+            case WASH -> List.of(whole(given), glass(), spoon(Dose.Unit.CUP, kit.cupMl(), Dose.CUP_ML));
+            case PLANT,
+                    HERB,
+                    HONEY,
+                    WAX,
+                    SUGAR,
+                    SALT,
+                    BUTTER,
+                    EMULSIFIER,
+                    PRESERVATIVE,
+                    ESSENTIAL_OIL,
+                    SALTED_HERB,
+                    FROZEN_HERB -> List.of(scale());
+            case HERBAL_HONEY, SYRUP, OXYMEL ->
+                List.of(
+                        glass(),
+                        spoon(Dose.Unit.TEASPOON, kit.teaspoonMl(), Dose.TEASPOON_ML),
+                        spoon(Dose.Unit.TABLESPOON, kit.tablespoonMl(), Dose.TABLESPOON_ML));
+            case TEA, ICE_CUBES ->
+                List.of(
+                        glass(),
+                        spoon(Dose.Unit.TEASPOON, kit.teaspoonMl(), Dose.TEASPOON_ML),
+                        spoon(Dose.Unit.TABLESPOON, kit.tablespoonMl(), Dose.TABLESPOON_ML),
+                        spoon(Dose.Unit.CUP, kit.cupMl(), Dose.CUP_ML));
+            case SPIRIT,
+                    CARRIER_OIL,
+                    VINEGAR,
+                    GLYCERINE,
+                    WINE,
+                    TINCTURE,
+                    MIXTURE,
+                    HERBAL_VINEGAR,
+                    GLYCERITE,
+                    HERBAL_WINE,
+                    INFUSED_OIL -> dropped(given.strength(), kit);
+        };
+    }
+
+    private static List<Offered> dropped(double strength, Kit kit) {
         List<Offered> offered = new ArrayList<>();
-        offered.add(new Offered(Dose.Unit.ML, 1, "by a measuring glass or syringe"));
+        offered.add(glass());
         offered.add(
                 kit.dropMl() == null
                         ? new Offered(
@@ -80,12 +169,39 @@ public final class DoseUnits {
         return offered;
     }
 
-    /** The unit somebody would use for so much of it: cups of a tea, else the product's own. */
-    public static Dose.Unit usual(boolean grams, double strength, double amount) {
-        if (grams) {
-            return Dose.Unit.FINGERTIP;
-        }
-        return strength < NO_ALCOHOL && amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
+    private static Offered glass() {
+        return new Offered(Dose.Unit.ML, 1, "by a measuring glass or syringe");
+    }
+
+    private static Offered scale() {
+        return new Offered(Dose.Unit.G, 1, "by a scale");
+    }
+
+    private static Offered whole(Given given) {
+        return new Offered(Dose.Unit.BATCH, given.batch(), "all that was made at once");
+    }
+
+    /** Level and heaped teaspoons of what is weighed. */
+    private static List<Offered> spoons(Kit kit, double heaviestGPerMl, String how) {
+        double level = (kit.teaspoonMl() == null ? Dose.TEASPOON_ML : kit.teaspoonMl()) * heaviestGPerMl;
+        double heaps =
+                Objects.requireNonNull(HouseMeasure.HEAPED_TEASPOON.volumeMl()).high() / Dose.TEASPOON_ML;
+        return List.of(
+                scale(),
+                new Offered(Dose.Unit.TEASPOON, level, "level, " + how + ", " + Words.grams(level)),
+                new Offered(Dose.Unit.HEAPED_TEASPOON, level * heaps, how + ", " + Words.grams(level * heaps)));
+    }
+
+    /** The unit somebody would use for so much of it: cups of a tea, spoons of a powder or honey, else its own. */
+    public static Dose.Unit usual(LotForm form, DosingGate.Way way, double amount) {
+        return switch (form) {
+            case SALVE, CREAM -> Dose.Unit.FINGERTIP;
+            case POULTICE, WASH -> Dose.Unit.BATCH;
+            case POWDER, TEA_MIXTURE -> way == DosingGate.Way.MOUTH ? Dose.Unit.TEASPOON : Dose.Unit.BATCH;
+            case HERBAL_HONEY, SYRUP, OXYMEL -> Dose.Unit.TEASPOON;
+            case TEA -> amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
+            default -> form.unit() == Unit.G ? Dose.Unit.G : Dose.Unit.ML;
+        };
     }
 
     private static Offered spoon(Dose.Unit unit, @Nullable Double own, double usual) {
@@ -102,8 +218,8 @@ public final class DoseUnits {
         Checks.begin().positive("amount", amount).done();
         double part = switch (in.unit()) {
             case DROP, SQUIRT -> 1;
-            case TEASPOON, TABLESPOON, CUP -> 0.25;
-            case FINGERTIP -> 0.5;
+            case TEASPOON, HEAPED_TEASPOON, TABLESPOON, CUP, BATCH -> 0.25;
+            case FINGERTIP, PEA -> 0.5;
             case ML, G -> 0.1;
         };
         double rounded = Math.floor(amount / in.each() / part + 1e-9) * part * in.each();
@@ -125,6 +241,9 @@ public final class DoseUnits {
                     case TABLESPOON -> one ? "tablespoon" : "tablespoons";
                     case CUP -> one ? "cup" : "cups";
                     case FINGERTIP -> one ? "fingertip" : "fingertips";
+                    case HEAPED_TEASPOON -> one ? "heaped teaspoon" : "heaped teaspoons";
+                    case PEA -> one ? "pea" : "peas";
+                    case BATCH -> one ? "batch" : "batches";
                 };
     }
 }

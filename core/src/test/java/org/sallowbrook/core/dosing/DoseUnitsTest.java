@@ -5,17 +5,32 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Set;
+import org.sallowbrook.core.dosing.DoseUnits.Given;
 import org.sallowbrook.core.dosing.DoseUnits.Kit;
 import org.sallowbrook.core.dosing.DoseUnits.Offered;
+import org.sallowbrook.core.dosing.DosingGate.Way;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.measure.Unit;
+import org.sallowbrook.core.shelf.LotForm;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class DoseUnitsTest {
 
+    private static List<Offered> offered(LotForm form, Way way, double strength, Kit kit) {
+        return DoseUnits.of(new Given(form, way, strength, 400, Set.of(Taxon.Part.LEAF)), kit);
+    }
+
+    private static List<Dose.Unit> units(LotForm form, Way way) {
+        return offered(form, way, 0, Kit.UNMEASURED).stream().map(Offered::unit).toList();
+    }
+
     private static Offered in(Dose.Unit unit, double strength, Kit kit) {
-        return DoseUnits.of(false, strength, kit).stream()
+        return offered(LotForm.TINCTURE, Way.MOUTH, strength, kit).stream()
                 .filter(o -> o.unit() == unit)
                 .findFirst()
                 .orElseThrow();
@@ -42,16 +57,99 @@ public class DoseUnitsTest {
 
     @Test
     public void nothingStrongIsOfferedByTheCupAndNoSquirtThatWasNeverMeasured() {
-        List<Dose.Unit> tincture = DoseUnits.of(false, 0.45, Kit.UNMEASURED).stream()
+        List<Dose.Unit> tincture = offered(LotForm.TINCTURE, Way.MOUTH, 0.45, Kit.UNMEASURED).stream()
                 .map(Offered::unit)
                 .toList();
         assertThat(tincture).doesNotContain(Dose.Unit.CUP, Dose.Unit.SQUIRT).contains(Dose.Unit.DROP);
-        assertThat(DoseUnits.of(true, 0, Kit.UNMEASURED))
-                .extracting(Offered::unit)
-                .containsExactly(Dose.Unit.G, Dose.Unit.FINGERTIP);
-        assertThat(DoseUnits.usual(false, 0, 200)).isEqualTo(Dose.Unit.CUP);
-        assertThat(DoseUnits.usual(false, 0.45, 200)).isEqualTo(Dose.Unit.ML);
-        assertThat(DoseUnits.usual(true, 0, 1)).isEqualTo(Dose.Unit.FINGERTIP);
+    }
+
+    @DataProvider
+    public Object[][] counted() {
+        Dose.Unit ml = Dose.Unit.ML;
+        return new Object[][] {
+            {LotForm.SALVE, Way.SKIN, List.of(Dose.Unit.G, Dose.Unit.FINGERTIP, Dose.Unit.PEA), Dose.Unit.FINGERTIP},
+            {
+                LotForm.POWDER,
+                Way.MOUTH,
+                List.of(Dose.Unit.G, Dose.Unit.TEASPOON, Dose.Unit.HEAPED_TEASPOON),
+                Dose.Unit.TEASPOON
+            },
+            {LotForm.POWDER, Way.SKIN, List.of(Dose.Unit.G, Dose.Unit.BATCH), Dose.Unit.BATCH},
+            {
+                LotForm.TEA_MIXTURE,
+                Way.MOUTH,
+                List.of(Dose.Unit.G, Dose.Unit.TEASPOON, Dose.Unit.HEAPED_TEASPOON),
+                Dose.Unit.TEASPOON
+            },
+            {LotForm.TEA, Way.MOUTH, List.of(ml, Dose.Unit.TEASPOON, Dose.Unit.TABLESPOON, Dose.Unit.CUP), Dose.Unit.CUP
+            },
+            {LotForm.HERBAL_HONEY, Way.MOUTH, List.of(ml, Dose.Unit.TEASPOON, Dose.Unit.TABLESPOON), Dose.Unit.TEASPOON
+            },
+            {LotForm.SYRUP, Way.MOUTH, List.of(ml, Dose.Unit.TEASPOON, Dose.Unit.TABLESPOON), Dose.Unit.TEASPOON},
+            {LotForm.WASH, Way.SKIN, List.of(Dose.Unit.BATCH, ml, Dose.Unit.CUP), Dose.Unit.BATCH},
+            {LotForm.POULTICE, Way.SKIN, List.of(Dose.Unit.BATCH, Dose.Unit.G), Dose.Unit.BATCH},
+            {LotForm.SALTED_HERB, Way.MOUTH, List.of(Dose.Unit.G), Dose.Unit.G},
+        };
+    }
+
+    /** By what it is and how it is taken: no powder by the fingertip, no salve by the spoon. */
+    @Test(dataProvider = "counted")
+    public void whatItIsCountedOutInFollowsFormAndWay(LotForm form, Way way, List<Dose.Unit> units, Dose.Unit usual) {
+        assertThat(units(form, way)).isEqualTo(units);
+        assertThat(DoseUnits.usual(form, way, 200)).isEqualTo(usual);
+    }
+
+    /** Every form, so that a new one is not offered in what it can't be counted in: its own unit and its usual one are in it. */
+    @Test
+    public void everyFormIsOfferedInItsOwnUnitAndItsUsualOne() {
+        for (LotForm form : LotForm.values()) {
+            for (Way way : new Way[] {Way.MOUTH, Way.SKIN}) {
+                assertThat(units(form, way))
+                        .as(form + " " + way)
+                        .contains(DoseUnits.usual(form, way, 200))
+                        .contains(form.unit() == Unit.G ? Dose.Unit.G : Dose.Unit.ML)
+                        .doesNotContain(form.unit() == Unit.G ? Dose.Unit.ML : Dose.Unit.G);
+            }
+        }
+    }
+
+    @Test
+    public void aSpoonOfWhatNobodyWeighedIsTheHeaviest() {
+        Offered powder = offered(LotForm.POWDER, Way.MOUTH, 0, Kit.UNMEASURED).get(1);
+        assertThat(powder.each()).isCloseTo(3, within(1e-12));
+        assertThat(powder.words()).contains("stirred in water").contains("3 g");
+        assertThat(DoseUnits.countable(2, powder)).isCloseTo(1.5, within(1e-12));
+        assertThat(DoseUnits.words(1.5, powder)).isEqualTo("0.5 teaspoons");
+        Kit small = new Kit(4.0, null, null, null, null);
+        assertThat(offered(LotForm.POWDER, Way.MOUTH, 0, small).get(1).each()).isCloseTo(2.4, within(1e-12));
+        // Leaf lies lighter than root: a fifth of a gram to the mL against a half.
+        assertThat(offered(LotForm.TEA_MIXTURE, Way.MOUTH, 0, Kit.UNMEASURED)
+                        .get(1)
+                        .each())
+                .isCloseTo(1, within(1e-12));
+        Given roots = new Given(LotForm.TEA_MIXTURE, Way.MOUTH, 0, 100, Set.of(Taxon.Part.LEAF, Taxon.Part.ROOT));
+        assertThat(DoseUnits.of(roots, Kit.UNMEASURED).get(2).each()).isCloseTo(2.5 * 2.5, within(1e-12));
+    }
+
+    @Test
+    public void aPowderIsReckonedInGrams() {
+        var powder = Dose.Measured.ofGrams(Interval.exactly(1));
+        var result = Dose.reckon(
+                new Dose.Request(powder, 1.5, Dose.Unit.G, 2, Interval.of(2, 4), new Dose.Taker(40, 70.0, null)));
+        assertThat(result.driedGPerDay().mid()).isCloseTo(3, within(1e-12));
+        assertThat(result.withinCard()).isEqualTo(Dose.WithinCard.WITHIN);
+        assertThat(result.because()).noneMatch(line -> line.contains("mL")).anyMatch(line -> line.contains("g/g"));
+        assertThatThrownBy(
+                        () -> new Dose.Request(powder, 1, Dose.Unit.TEASPOON, 2, null, new Dose.Taker(40, 70.0, null)))
+                .isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> new Dose.Request(
+                        Dose.Measured.plain(Interval.exactly(0.2), org.sallowbrook.core.measure.Strength.NONE),
+                        1,
+                        Dose.Unit.BATCH,
+                        2,
+                        null,
+                        new Dose.Taker(40, 70.0, null)))
+                .isInstanceOf(InvalidInput.class);
     }
 
     @Test
@@ -68,7 +166,7 @@ public class DoseUnitsTest {
     public void herbsAreNotMeasuredInDrops() {
         assertThatThrownBy(() -> HouseMeasure.DROP.grams(3, List.of(), List.of(), Interval.of(0.1, 0.2)))
                 .isInstanceOf(InvalidInput.class);
-        assertThatThrownBy(() -> DoseUnits.of(false, Double.NaN, Kit.UNMEASURED))
+        assertThatThrownBy(() -> offered(LotForm.TINCTURE, Way.MOUTH, Double.NaN, Kit.UNMEASURED))
                 .isInstanceOf(InvalidInput.class);
     }
 }

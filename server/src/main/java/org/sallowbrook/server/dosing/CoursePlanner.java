@@ -126,7 +126,7 @@ public class CoursePlanner {
         LotView lot = finished(request.lotId());
         Product product = products.of(request.lotId());
         Person person = people.person(request.personId());
-        Dose.Result dose = dose(request, product, person);
+        Dose.Result dose = dose(request, product, person, lot);
         Supply.Result supply = Supply.of(plan, lot.remaining(), null, null);
         return new CoursePlanView(
                 days(plan),
@@ -138,10 +138,10 @@ public class CoursePlanner {
                 product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
                 proposal(request, product, person, lot),
-                units.of(lot).stream()
+                units.of(lot, request.way()).stream()
                         .map(u -> new DoseUnitView(u.unit(), u.each(), u.words()))
                         .toList(),
-                DoseUnits.usual(CourseUnits.grams(lot), product.strength().fraction(), request.perDoseMl()),
+                DoseUnits.usual(lot.form(), request.way(), request.perDoseMl()),
                 product.driedEquivalentGPerMl() == null || request.way() != DosingGate.Way.MOUTH
                         ? ""
                         : Proposal.stands(
@@ -208,22 +208,25 @@ public class CoursePlanner {
                 lot.remaining(),
                 request.perDoseMl() * request.timesPerDay());
         if (request.way() != DosingGate.Way.MOUTH) {
-            return new ProposalView(
-                    CourseUnits.grams(lot) ? (Double) DoseUnits.FINGERTIP_G : null,
-                    "A thin layer"
-                            + (CourseUnits.grams(lot) ? ": a fingertip of it goes as far as two hands" : "")
-                            + ". The card gives no amount for the skin.",
-                    days);
+            return switch (DoseUnits.usual(lot.form(), request.way(), request.perDoseMl())) {
+                case FINGERTIP ->
+                    new ProposalView(
+                            DoseUnits.FINGERTIP_G,
+                            "A thin layer: a fingertip of it goes as far as two hands. The card gives no amount for the"
+                                    + " skin.",
+                            days);
+                case BATCH -> new ProposalView(lot.amount(), "All that was made, used while it is fresh.", days);
+                default -> new ProposalView(null, "A thin layer. The card gives no amount for the skin.", days);
+            };
         }
         Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
-        return new ProposalView(p.perDoseMl() == null ? null : countable(p.perDoseMl(), product, lot), p.words(), days);
+        return new ProposalView(p.perDoseMl() == null ? null : countable(p.perDoseMl(), lot), p.words(), days);
     }
 
-    /** A tea is proposed in parts of a cup that somebody can pour; what is measured is left as it is. */
-    private Double countable(double amount, Product product, LotView lot) {
-        Dose.Unit usual =
-                DoseUnits.usual(CourseUnits.grams(lot), product.strength().fraction(), amount);
-        return units.of(lot).stream()
+    /** A tea is proposed in parts of a cup that somebody can pour, a powder in spoons; what is measured is left as it is. */
+    private Double countable(double amount, LotView lot) {
+        Dose.Unit usual = DoseUnits.usual(lot.form(), DosingGate.Way.MOUTH, amount);
+        return units.of(lot, DosingGate.Way.MOUTH).stream()
                 .filter(u -> u.unit() == usual && u.each() != 1)
                 .findFirst()
                 .map(u -> DoseUnits.countable(amount, u))
@@ -251,13 +254,14 @@ public class CoursePlanner {
         return lot;
     }
 
-    private Dose.Result dose(CourseRequest r, Product product, Person person) {
+    private Dose.Result dose(CourseRequest r, Product product, Person person, LotView lot) {
+        Interval equivalent =
+                product.driedEquivalentGPerMl() == null ? Interval.exactly(0) : product.driedEquivalentGPerMl();
+        boolean weighed = lot.form().unit() == Unit.G;
         return Dose.reckon(new Dose.Request(
-                Dose.Measured.plain(
-                        product.driedEquivalentGPerMl() == null ? Interval.exactly(0) : product.driedEquivalentGPerMl(),
-                        product.strength()),
+                weighed ? Dose.Measured.ofGrams(equivalent) : Dose.Measured.plain(equivalent, product.strength()),
                 r.perDoseMl(),
-                Dose.Unit.ML,
+                weighed ? Dose.Unit.G : Dose.Unit.ML,
                 r.timesPerDay(),
                 null,
                 new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm())));

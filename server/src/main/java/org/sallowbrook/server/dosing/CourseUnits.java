@@ -2,11 +2,14 @@ package org.sallowbrook.server.dosing;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.sallowbrook.core.dosing.DoseUnits;
+import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.server.making.Measures;
 import org.sallowbrook.server.platform.Reading;
+import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.LotView;
 import org.springframework.stereotype.Component;
 
@@ -22,11 +25,7 @@ class CourseUnits {
         this.measures = measures;
     }
 
-    static boolean grams(LotView lot) {
-        return lot.unit().equals("g");
-    }
-
-    List<DoseUnits.Offered> of(LotView lot) {
+    List<DoseUnits.Offered> of(LotView lot, DosingGate.Way way) {
         Map<HouseMeasure, Double> own = reading.once(
                 "own measures",
                 () -> measures.mostMl(List.of(
@@ -36,10 +35,14 @@ class CourseUnits {
                         HouseMeasure.DROP,
                         HouseMeasure.SQUIRT)));
         return DoseUnits.of(
-                grams(lot),
-                lot.strengthPercent() == null
-                        ? 0
-                        : Strength.ofPercent(lot.strengthPercent()).fraction(),
+                new DoseUnits.Given(
+                        lot.form(),
+                        way,
+                        lot.strengthPercent() == null
+                                ? 0
+                                : Strength.ofPercent(lot.strengthPercent()).fraction(),
+                        lot.amount(),
+                        lot.herbs().stream().map(HerbView::part).collect(Collectors.toSet())),
                 new DoseUnits.Kit(
                         own.get(HouseMeasure.LEVEL_TEASPOON),
                         own.get(HouseMeasure.LEVEL_TABLESPOON),
@@ -52,7 +55,7 @@ class CourseUnits {
     String counted(CourseRequest request, LotView lot, double amount) {
         return request.countedIn() == null
                 ? ""
-                : of(lot).stream()
+                : of(lot, request.way()).stream()
                         .filter(u -> u.unit() == request.countedIn() && u.each() != 1)
                         .findFirst()
                         .map(u -> DoseUnits.words(amount, u))

@@ -64,10 +64,10 @@ public class Products {
 
     private static Product.@Nullable Drawn drawn(LotForm form) {
         return switch (form) {
-            case TEA, ICE_CUBES -> Product.Drawn.WATER;
+            case TEA, ICE_CUBES, TEA_MIXTURE -> Product.Drawn.WATER;
             case TINCTURE, MIXTURE -> Product.Drawn.SPIRIT;
             case POWDER -> Product.Drawn.WHOLE;
-            case HERB, TEA_MIXTURE, PLANT, SALTED_HERB, FROZEN_HERB -> null;
+            case HERB, PLANT, SALTED_HERB, FROZEN_HERB -> null;
             default -> Product.Drawn.OTHER;
         };
     }
