@@ -66,7 +66,7 @@ export function DoseAmount({
           choices={units.map((u) => ({ value: u.unit, label: DOSE_UNIT[u.unit], hint: u.words }))}
         />
       )}
-      {of && each !== 1 && (
+      {of && of.unit !== 'ML' && of.unit !== 'G' && (
         <p className="text-soft text-sm">
           That is {figure(value)} {unit}; {of.words}.
         </p>

@@ -213,7 +213,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                     className="text-ink min-h-6 font-semibold underline"
                     onClick={() => setMl(plan.proposal.perDoseMl ?? ml)}
                   >
-                    Take {figure(plan.proposal.perDoseMl)} {unit} each time
+                    Take {plan.proposal.counted} each time
                   </button>
                 )}
               </p>

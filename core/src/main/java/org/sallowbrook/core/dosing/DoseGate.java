@@ -3,6 +3,7 @@ package org.sallowbrook.core.dosing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.DoseRange;
 import org.sallowbrook.core.household.Condition;
@@ -140,18 +141,20 @@ final class DoseGate {
         };
     }
 
-    /** That of its own form where the card gives one; swallowed whole nothing is measured by a tea. */
+    /** Those of its own form where the card gives some; swallowed whole nothing is measured by a tea. */
+    static List<DoseRange> ofForm(List<DoseRange> all, Product.@Nullable Drawn drawn) {
+        List<DoseRange> same =
+                all.stream().filter(d -> drawn == drawn(d.form())).toList();
+        return same.isEmpty() && drawn != Product.Drawn.WHOLE ? all : same;
+    }
+
     private Optional<DoseRange> range(Product.Herb herb) {
         List<DoseRange> all = herb.taxon().usedPart(herb.part()).stream()
                 .flatMap(p -> p.doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL && c.person.ageYears() >= d.fromAgeYears())
                 .filter(d -> c.intake.use() == null || d.use().equalsIgnoreCase(c.intake.use()))
                 .toList();
-        Product.Drawn drawn = c.product.drawn();
-        List<DoseRange> same =
-                all.stream().filter(d -> drawn == drawn(d.form())).toList();
-        List<DoseRange> counted = same.isEmpty() && drawn != Product.Drawn.WHOLE ? all : same;
-        return counted.stream()
+        return ofForm(all, c.product.drawn()).stream()
                 .min((a, b) ->
                         Double.compare(a.driedGPerDay().high(), b.driedGPerDay().high()));
     }

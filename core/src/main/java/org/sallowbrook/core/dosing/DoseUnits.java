@@ -211,10 +211,12 @@ public final class DoseUnits {
     }
 
     /**
-     * So much of it as can be counted out: whole drops, quarters of a cup or spoon, halves of a fingertip. Rounded down, and left
-     * as it is where that would be nothing.
+     * So much of it as can be counted out: whole drops, quarters of a cup or spoon, halves of a fingertip. Rounded up where that
+     * is no more than the most, else down, and left as it is where that would be nothing.
+     *
+     * @param most null where it may only be rounded down
      */
-    public static double countable(double amount, Offered in) {
+    public static double countable(double amount, Offered in, @Nullable Double most) {
         Checks.begin().positive("amount", amount).done();
         double part = switch (in.unit()) {
             case DROP, SQUIRT -> 1;
@@ -222,7 +224,12 @@ public final class DoseUnits {
             case FINGERTIP, PEA -> 0.5;
             case ML, G -> 0.1;
         };
-        double rounded = Math.floor(amount / in.each() / part + 1e-9) * part * in.each();
+        double step = part * in.each();
+        double up = Math.ceil(amount / step - 1e-9) * step;
+        if (most != null && up <= most * (1 + 1e-9)) {
+            return up;
+        }
+        double rounded = Math.floor(amount / step + 1e-9) * step;
         return rounded > 0 ? rounded : amount;
     }
 

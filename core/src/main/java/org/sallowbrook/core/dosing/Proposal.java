@@ -24,8 +24,20 @@ import org.sallowbrook.core.measure.Words;
  */
 public final class Proposal {
 
-    /** @param perDoseMl null where the card has no figure, or the household's school refers */
-    public record Result(@Nullable Double perDoseMl, String words) {}
+    /**
+     * @param perDoseMl null where the card has no figure, or the household's school refers
+     * @param mostPerDose what the card's most in a day comes to at a time, in the product's own unit: so far a proposal may be
+     *     rounded up to what can be counted out; null where it may only be rounded down
+     */
+    public record Result(
+            @Nullable Double perDoseMl,
+            String words,
+            @Nullable Double mostPerDose) {
+
+        private static Result none(String words) {
+            return new Result(null, words, null);
+        }
+    }
 
     private static final int ADULT = 18;
     private static final int USUAL_DAYS = 21;
@@ -39,12 +51,12 @@ public final class Proposal {
         Interval equivalent = product.driedEquivalentGPerMl();
         Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
         if (equivalent == null || !(equivalent.high() > 0) || lead.isEmpty()) {
-            return new Result(null, "There is no figure to reckon a dose from.");
+            return Result.none("There is no figure to reckon a dose from.");
         }
         Product.Herb herb = lead.get();
-        DoseRange range = range(herb, person, use).orElse(null);
+        DoseRange range = range(product, herb, person, use).orElse(null);
         if (range == null) {
-            return new Result(null, "The card has no dose for this use and age, so none is proposed.");
+            return Result.none("The card has no dose for this use, form and age, so none is proposed.");
         }
         boolean small = schools.of(Question.DOSE_SIZE) == School.SMALL_DOSE;
         double perDay =
@@ -54,22 +66,22 @@ public final class Proposal {
                 + " of dried " + herb.taxon().commonName() + " a day";
         // From the age the card itself names its dose is for that age as well.
         if (person.ageYears() >= ADULT) {
-            return new Result(down(adult), from + ".");
+            double most = range.driedGPerDay().high() / (equivalent.high() * herb.fraction()) / timesPerDay;
+            return new Result(down(adult), from + ".", most);
         }
         School school = schools.of(Question.CHILD_DOSE);
         Dose.ChildRules rules = Dose.childRules(
                 new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()), new java.util.ArrayList<>());
         Double child = adult < 0.1 ? null : Dose.childMl(adult, rules, school);
         if (child != null && !(child > 0)) {
-            return new Result(null, "A child's part of it is less than can be measured of so strong a product.");
+            return Result.none("A child's part of it is less than can be measured of so strong a product.");
         }
         return child == null
-                ? new Result(
-                        null,
+                ? Result.none(
                         school == School.REFER_CHILD
                                 ? "For a child this household asks a professional first."
                                 : "The household's rule for children does not apply, or lacks a weight or height.")
-                : new Result(child, from + ", for a child " + school.words() + ".");
+                : new Result(child, from + ", for a child " + school.words() + ".", null);
     }
 
     /**
@@ -90,8 +102,12 @@ public final class Proposal {
         if (equivalent == null || !(equivalent.high() > 0) || herb == null) {
             return new Adult(null, null);
         }
-        return doses(herb.taxon(), herb.part()).stream()
-                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
+        return DoseGate.ofForm(
+                        doses(herb.taxon(), herb.part()).stream()
+                                .filter(d -> use == null || d.use().equalsIgnoreCase(use))
+                                .toList(),
+                        product.drawn())
+                .stream()
                 .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()))
                 .map(d -> new Adult(
                         (schools.of(Question.DOSE_SIZE) == School.SMALL_DOSE
@@ -118,7 +134,7 @@ public final class Proposal {
         long keeps = ChronoUnit.DAYS.between(start, product.bestBefore()) + 1;
         long lasts = (long) (remaining / perDay + 1e-9);
         int card = product.herbs().stream()
-                .flatMap(h -> range(h, person, use).stream())
+                .flatMap(h -> range(product, h, person, use).stream())
                 .map(DoseRange::mostDays)
                 .filter(Objects::nonNull)
                 .mapToInt(Integer::intValue)
@@ -151,7 +167,7 @@ public final class Proposal {
         Interval a = equivalent.times(herb.fraction() * perDay).plus(besides);
         String taken = Words.range(a, "g") + " of dried " + herb.taxon().commonName() + " on a full day"
                 + (same.isEmpty() ? "" : ", with " + Words.grams(besides) + " from what else is taken");
-        return range(herb, person, use)
+        return range(product, herb, person, use)
                 .map(range -> {
                     Interval card = range.driedGPerDay();
                     String where = a.high() > card.high()
@@ -159,13 +175,15 @@ public final class Proposal {
                             : a.high() < card.low() * ROUNDED_DOWN ? "below" : "within";
                     return taken + ": " + where + " the card's " + Words.range(card, "g") + ".";
                 })
-                .orElse(taken + "; the card has no range for this use and age.");
+                .orElse(taken + "; the card has no range for this use, form and age.");
     }
 
-    private static Optional<DoseRange> range(Product.Herb herb, Person person, @Nullable String use) {
-        return doses(herb.taxon(), herb.part()).stream()
+    private static Optional<DoseRange> range(Product product, Product.Herb herb, Person person, @Nullable String use) {
+        List<DoseRange> all = doses(herb.taxon(), herb.part()).stream()
                 .filter(d -> use == null || d.use().equalsIgnoreCase(use))
                 .filter(d -> person.ageYears() >= ADULT || d.fromAgeYears() <= person.ageYears())
+                .toList();
+        return DoseGate.ofForm(all, product.drawn()).stream()
                 .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()));
     }
 

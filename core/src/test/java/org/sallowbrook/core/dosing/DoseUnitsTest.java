@@ -118,7 +118,7 @@ public class DoseUnitsTest {
         Offered powder = offered(LotForm.POWDER, Way.MOUTH, 0, Kit.UNMEASURED).get(1);
         assertThat(powder.each()).isCloseTo(3, within(1e-12));
         assertThat(powder.words()).contains("stirred in water").contains("3 g");
-        assertThat(DoseUnits.countable(2, powder)).isCloseTo(1.5, within(1e-12));
+        assertThat(DoseUnits.countable(2, powder, null)).isCloseTo(1.5, within(1e-12));
         assertThat(DoseUnits.words(1.5, powder)).isEqualTo("0.5 teaspoons");
         Kit small = new Kit(4.0, null, null, null, null);
         assertThat(offered(LotForm.POWDER, Way.MOUTH, 0, small).get(1).each()).isCloseTo(2.4, within(1e-12));
@@ -155,10 +155,13 @@ public class DoseUnitsTest {
     @Test
     public void whatIsProposedCanBeCountedOutAndIsNeverMore() {
         Offered cup = in(Dose.Unit.CUP, 0, Kit.UNMEASURED);
-        assertThat(DoseUnits.countable(222, cup)).isEqualTo(187.5);
-        assertThat(DoseUnits.countable(250, cup)).isEqualTo(250);
-        assertThat(DoseUnits.countable(40, cup)).isEqualTo(40);
-        assertThat(DoseUnits.countable(2.03, in(Dose.Unit.DROP, 0.4, Kit.UNMEASURED)))
+        assertThat(DoseUnits.countable(222, cup, null)).isEqualTo(187.5);
+        assertThat(DoseUnits.countable(250, cup, null)).isEqualTo(250);
+        assertThat(DoseUnits.countable(40, cup, null)).isEqualTo(40);
+        // Up to the next quarter where the card allows so much, so that it is not under its range.
+        assertThat(DoseUnits.countable(222, cup, 300.0)).isEqualTo(250);
+        assertThat(DoseUnits.countable(222, cup, 249.0)).isEqualTo(187.5);
+        assertThat(DoseUnits.countable(2.03, in(Dose.Unit.DROP, 0.4, Kit.UNMEASURED), null))
                 .isCloseTo(2, within(1e-9));
     }
 

@@ -82,7 +82,7 @@ public class ProposalTest {
                 .contains("2.02 to 2.1 g")
                 .contains("with 1.3 g from what else is taken: above the card's");
         assertThat(Proposal.stands(bottle, ADULT, "another use", 5, List.of()))
-                .contains("no range for this use and age");
+                .contains("no range for this use, form and age");
         assertThat(Proposal.stands(bottle((Interval) null), ADULT, "ache", 5, List.of()))
                 .contains("no figure");
     }

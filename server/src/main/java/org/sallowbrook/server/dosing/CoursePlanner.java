@@ -22,6 +22,7 @@ import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Unit;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
@@ -41,9 +42,10 @@ public class CoursePlanner {
 
     /**
      * @param perDoseMl null where none is proposed; the words say why
+     * @param counted so much of it in words, as it is counted out: "0.75 teaspoons (2.25 g)"; empty where none is proposed
      * @param days as long as product and card allow of the dose that was asked about
      */
-    public record ProposalView(@Nullable Double perDoseMl, String words, Integer days) {}
+    public record ProposalView(@Nullable Double perDoseMl, String counted, String words, Integer days) {}
 
     /** @param each one of it in the product's unit */
     public record DoseUnitView(Dose.Unit unit, Double each, String words) {}
@@ -210,27 +212,39 @@ public class CoursePlanner {
         if (request.way() != DosingGate.Way.MOUTH) {
             return switch (DoseUnits.usual(lot.form(), request.way(), request.perDoseMl())) {
                 case FINGERTIP ->
-                    new ProposalView(
+                    proposed(
                             DoseUnits.FINGERTIP_G,
+                            request,
+                            lot,
                             "A thin layer: a fingertip of it goes as far as two hands. The card gives no amount for the"
                                     + " skin.",
                             days);
-                case BATCH -> new ProposalView(lot.amount(), "All that was made, used while it is fresh.", days);
-                default -> new ProposalView(null, "A thin layer. The card gives no amount for the skin.", days);
+                case BATCH -> proposed(lot.amount(), request, lot, "All that was made, used while it is fresh.", days);
+                default -> new ProposalView(null, "", "A thin layer. The card gives no amount for the skin.", days);
             };
         }
         Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
-        return new ProposalView(p.perDoseMl() == null ? null : countable(p.perDoseMl(), lot), p.words(), days);
+        return p.perDoseMl() == null
+                ? new ProposalView(null, "", p.words(), days)
+                : proposed(p.perDoseMl(), p.mostPerDose(), request, lot, p.words(), days);
     }
 
-    /** A tea is proposed in parts of a cup that somebody can pour, a powder in spoons; what is measured is left as it is. */
-    private Double countable(double amount, LotView lot) {
-        Dose.Unit usual = DoseUnits.usual(lot.form(), DosingGate.Way.MOUTH, amount);
-        return units.of(lot, DosingGate.Way.MOUTH).stream()
-                .filter(u -> u.unit() == usual && u.each() != 1)
+    private ProposalView proposed(Double amount, CourseRequest request, LotView lot, String words, int days) {
+        return proposed(amount, null, request, lot, words, days);
+    }
+
+    /** In what somebody can count out: parts of a cup or a spoon, and what is measured as it is. */
+    private ProposalView proposed(
+            Double amount, @Nullable Double most, CourseRequest request, LotView lot, String words, int days) {
+        Dose.Unit usual = DoseUnits.usual(lot.form(), request.way(), amount);
+        DoseUnits.Offered in = units.of(lot, request.way()).stream()
+                .filter(u -> u.unit() == usual)
                 .findFirst()
-                .map(u -> DoseUnits.countable(amount, u))
-                .orElse(amount);
+                .orElseThrow();
+        double counted = DoseUnits.countable(amount, in, most);
+        String own = Words.figure(counted) + " " + lot.unit();
+        String said = DoseUnits.words(counted, in);
+        return new ProposalView(counted, said.equals(own) ? own : said + " (" + own + ")", words, days);
     }
 
     private static List<String> because(

@@ -3,6 +3,7 @@ package org.sallowbrook.server.dosing;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
@@ -56,7 +57,8 @@ class CourseUnits {
         return request.countedIn() == null
                 ? ""
                 : of(lot, request.way()).stream()
-                        .filter(u -> u.unit() == request.countedIn() && u.each() != 1)
+                        .filter(u ->
+                                u.unit() == request.countedIn() && u.unit() != Dose.Unit.ML && u.unit() != Dose.Unit.G)
                         .findFirst()
                         .map(u -> DoseUnits.words(amount, u))
                         .orElse("");
