@@ -64,6 +64,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
     ml: number | null
     days: number
     unit?: DoseUnit
+    /** Where nothing is proposed: half of what it is counted out in. */
+    start?: number | undefined
   }>({ ml: null, days: 1 })
   const [times, setTimes] = useTyped('times', 3)
   const [ownDays, setDays] = useTyped<number>('days')
@@ -84,7 +86,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
   // What is proposed, until something else is chosen.
-  const ml = ownMl ?? proposed.ml ?? 2
+  const ml = ownMl ?? proposed.ml ?? proposed.start ?? 2
   const days = ownDays ?? proposed.days
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
@@ -130,8 +132,20 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
   const { said: plan, findings, stopped } = check
   if (plan && !check.behind) {
-    const now = { ml: plan.proposal.perDoseMl ?? null, days: plan.proposal.days, unit: plan.usualUnit }
-    if (now.ml !== proposed.ml || now.days !== proposed.days || now.unit !== proposed.unit) setProposed(now)
+    const usual = plan.units.find((u) => u.unit === plan.usualUnit)
+    const now = {
+      ml: plan.proposal.perDoseMl ?? null,
+      days: plan.proposal.days,
+      unit: plan.usualUnit,
+      start: usual && usual.unit !== 'ML' && usual.unit !== 'G' ? usual.each / 2 : undefined,
+    }
+    if (
+      now.ml !== proposed.ml ||
+      now.days !== proposed.days ||
+      now.unit !== proposed.unit ||
+      now.start !== proposed.start
+    )
+      setProposed(now)
   }
   const save = useSaved(
     here,

@@ -284,7 +284,8 @@ export function Slider({
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const [held, setHeld] = useState<string>()
-  const shown = String(Number(value.toPrecision(6)))
+  // As many figures as the field has room for.
+  const shown = String(Number(value.toPrecision(Math.abs(value) < 100 ? 4 : 6)))
   // What is proposed may change while somebody is in the field; what they have selected there then stays as it is.
   const [entered, setEntered] = useState(shown)
   // What stands in the field counts, not what was last drawn: focus may be taken from it between two strokes.

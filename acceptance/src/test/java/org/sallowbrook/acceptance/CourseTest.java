@@ -3,7 +3,10 @@ package org.sallowbrook.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** A course in whatever rhythm, counted out in whatever the household has. */
@@ -57,6 +60,35 @@ public class CourseTest extends InBrowser {
         exactly("Each dose", "0.5");
         assertThat(main()).containsText("That is 125 mL");
         assertThat(field("Counted out in")).hasText("cups");
+    }
+
+    /** Teaspoons of a mixture to a cup, never fingertips; what is proposed is one amount, wherever it is said. */
+    @Test
+    public void aTeaMixtureIsTakenByTheSpoonToACup() {
+        go("/making/dry");
+        button("leave herb 2 out").click();
+        choose("Herb", "stinging nettle, leaf");
+        assertThat(section("What goes in")).containsText("stinging nettle, leaf");
+        field("Name on the label").fill("mixture of the week");
+        button("Start the batch").click();
+        page.waitForURL(Pattern.compile("/making/batches/"));
+        go("/dosing/new?lot=" + page.url().replaceFirst(".*/", ""));
+        choose("Person", "Tam Holm");
+        assertThat(main()).containsText("for one cup, made fresh; herb is reckoned at the heaviest");
+        Locator take = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .* each time$")));
+        Matcher said =
+                Pattern.compile("Take (.+) teaspoons \\((.+) g\\) each time").matcher(take.innerText());
+        org.assertj.core.api.Assertions.assertThat(said.matches())
+                .as(take.innerText())
+                .isTrue();
+        take.click();
+        assertThat(field("Each dose, exactly")).hasValue(said.group(1));
+        assertThat(main()).containsText("That is " + said.group(2) + " g");
+        assertThat(main()).containsText("within the card's");
+        field("Counted out in").click();
+        assertThat(page.getByRole(AriaRole.OPTION)).hasCount(3);
+        accessible("a mixture by the spoon");
     }
 
     @Test
