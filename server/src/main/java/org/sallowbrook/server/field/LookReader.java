@@ -18,6 +18,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Stored;
 import org.springframework.stereotype.Component;
 
 /** What the looks at a stand say together. */
@@ -66,9 +67,8 @@ class LookReader {
 
     /** When the look said it can be told; null for one that is certain or knew no stage. */
     StandService.@Nullable SettlesView settles(StandIdentification look) {
-        StoredLook.TellableAt told =
-                StoredLook.DOCUMENT.read(look.look).verdict().tellableAt();
-        if (look.status == Identification.Status.CONFIRMED || told == null) {
+        StoredLook.TellableAt told = look.status == Identification.Status.CONFIRMED ? null : toldAt(look);
+        if (told == null) {
             return null;
         }
         return new StandService.SettlesView(
@@ -79,6 +79,15 @@ class LookReader {
                         .filter(java.util.Objects::nonNull)
                         .map(CharacterDefinition::name)
                         .toList());
+    }
+
+    /** A look that can't be read is said on its own page; it does not take the list of stands with it. */
+    private static StoredLook.@Nullable TellableAt toldAt(StandIdentification look) {
+        try {
+            return StoredLook.DOCUMENT.read(look.look).verdict().tellableAt();
+        } catch (Stored.Unreadable e) {
+            return null;
+        }
     }
 
     /** Whether every dangerous look-alike on the card can be told at this stage. */
