@@ -153,7 +153,7 @@ public class PathTest extends InBrowser {
                     headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token)}})
                     .then(r => { if (!r.ok) throw new Error(path + ' ' + r.status); return r.json(); });
                   const waiting = await (await fetch('/api/drying/waiting')).json();
-                  const nettle = waiting.find(h => h.taxonId === 'stinging-nettle');
+                  const nettle = waiting.find(h => h.taxonId === 'stinging-nettle' && h.massG === 340);
                   const now = Date.parse((await (await fetch('/api/session')).json()).now);
                   const start = now - 20 * 3600e3;
                   const run = crypto.randomUUID();
