@@ -264,6 +264,9 @@ export function Toggle({
 }
 
 /** A slider for the eye, and beside it the exact figure to type. */
+/** As many figures as the field of a slider has room for. */
+const asFits = (value: number) => String(Number(value.toPrecision(Math.abs(value) < 100 ? 4 : 6)))
+
 export function Slider({
   label,
   unit,
@@ -284,8 +287,7 @@ export function Slider({
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const [held, setHeld] = useState<string>()
-  // As many figures as the field has room for.
-  const shown = String(Number(value.toPrecision(Math.abs(value) < 100 ? 4 : 6)))
+  const shown = asFits(value)
   // What is proposed may change while somebody is in the field; what they have selected there then stays as it is.
   const [entered, setEntered] = useState(shown)
   // What stands in the field counts, not what was last drawn: focus may be taken from it between two strokes.
@@ -294,6 +296,8 @@ export function Slider({
     // Beyond the slider's end as well: it is only as long as is usual.
     const read = Number.isFinite(n) && n >= Math.min(0, min)
     if (meant && read) onChange(n)
+    // Whoever stays in the field and types what stood there first means that too.
+    setEntered(read && meant ? asFits(n) : shown)
     // What can't be read stays, and is pointed at before anything is saved.
     const stays = !read && text.trim() !== '' && text !== entered
     setTyped(stays ? text : null)
