@@ -263,10 +263,10 @@ export function Toggle({
   )
 }
 
-/** A slider for the eye, and beside it the exact figure to type. */
 /** As many figures as the field of a slider has room for. */
 const asFits = (value: number) => String(Number(value.toPrecision(Math.abs(value) < 100 ? 4 : 6)))
 
+/** A slider for the eye, and beside it the exact figure to type. */
 export function Slider({
   label,
   unit,

@@ -396,7 +396,7 @@ export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   FINGERTIP: 'fingertips',
   PEA: 'peas',
   HEAPED_TEASPOON: 'heaped teaspoons',
-  BATCH: 'of the whole',
+  BATCH: 'batches',
 }
 
 export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {

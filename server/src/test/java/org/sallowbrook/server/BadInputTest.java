@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
 
 /** Requests that make no sense get 400 with every wrong field, never 500. */
 public class BadInputTest extends ServerTest {
@@ -181,14 +182,15 @@ public class BadInputTest extends ServerTest {
     /** A word misspelt in an address is no other question: it is refused as one in a body is. */
     @Test
     public void whatStandsInAnAddressAndIsNotKnownIsRefusedByName() {
-        for (String address : new String[] {
-            "/api/herbarium/taxa?name=nettle",
-            "/api/shelf/lots/past?pgae=2",
-            "/api/field/contacts?taxon=nettle&persno=x"
-        }) {
-            Client.Answer answer = as("ilse").get(address).expect(400);
-            assertThat(answer.body().path("errors").get(0).path("message").asString())
-                    .isEqualTo("is not known here");
-        }
+        Map.of(
+                        "name", "/api/herbarium/taxa?name=nettle",
+                        "pgae", "/api/shelf/lots/past?pgae=2",
+                        "persno", "/api/field/contacts?taxon=stinging-nettle&persno=x")
+                .forEach((field, address) -> {
+                    JsonNode errors = as("ilse").get(address).expect(400).body().path("errors");
+                    assertThat(errors.size()).as(address).isEqualTo(1);
+                    assertThat(errors.get(0).path("field").asString()).isEqualTo(field);
+                    assertThat(errors.get(0).path("message").asString()).isEqualTo("is not known here");
+                });
     }
 }

@@ -178,7 +178,7 @@ public final class Course {
             return because("mL");
         }
 
-        /** @param unit of the product: mL, or g of a salve */
+        /** @param unit of the product, mL or g */
         public List<String> because(String unit) {
             List<String> sums = new ArrayList<>();
             int run = 0;

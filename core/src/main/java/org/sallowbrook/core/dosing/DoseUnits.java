@@ -9,6 +9,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.vessel.BulkDensity;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.LotForm;
@@ -196,7 +197,8 @@ public final class DoseUnits {
     public static Dose.Unit usual(LotForm form, DosingGate.Way way, double amount) {
         return switch (form) {
             case SALVE, CREAM -> Dose.Unit.FINGERTIP;
-            case POULTICE, WASH -> Dose.Unit.BATCH;
+            case POULTICE -> Dose.Unit.BATCH;
+            case WASH -> way == DosingGate.Way.MOUTH ? Dose.Unit.ML : Dose.Unit.BATCH;
             case POWDER, TEA_MIXTURE -> way == DosingGate.Way.MOUTH ? Dose.Unit.TEASPOON : Dose.Unit.BATCH;
             case HERBAL_HONEY, SYRUP, OXYMEL -> Dose.Unit.TEASPOON;
             case TEA -> amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
@@ -211,12 +213,12 @@ public final class DoseUnits {
     }
 
     /**
-     * So much of it as can be counted out: whole drops, quarters of a cup or spoon, halves of a fingertip. Rounded up where that
-     * is no more than the most, else down, and left as it is where that would be nothing.
+     * So much of it as can be counted out: whole drops, quarters of a cup or spoon, halves of a fingertip. Rounded down; up
+     * only where down would be under the card's range and up is within it; left as it is where down would be nothing.
      *
-     * @param most null where it may only be rounded down
+     * @param card what its range comes to at a time, in the product's own unit; null where it may only be rounded down
      */
-    public static double countable(double amount, Offered in, @Nullable Double most) {
+    public static double countable(double amount, Offered in, @Nullable Interval card) {
         Checks.begin().positive("amount", amount).done();
         double part = switch (in.unit()) {
             case DROP, SQUIRT -> 1;
@@ -225,11 +227,11 @@ public final class DoseUnits {
             case ML, G -> 0.1;
         };
         double step = part * in.each();
+        double rounded = Math.floor(amount / step + 1e-9) * step;
         double up = Math.ceil(amount / step - 1e-9) * step;
-        if (most != null && up <= most * (1 + 1e-9)) {
+        if (card != null && rounded < card.low() && up <= card.high() * (1 + 1e-9)) {
             return up;
         }
-        double rounded = Math.floor(amount / step + 1e-9) * step;
         return rounded > 0 ? rounded : amount;
     }
 

@@ -26,13 +26,13 @@ public final class Proposal {
 
     /**
      * @param perDoseMl null where the card has no figure, or the household's school refers
-     * @param mostPerDose what the card's most in a day comes to at a time, in the product's own unit: so far a proposal may be
-     *     rounded up to what can be counted out; null where it may only be rounded down
+     * @param cardPerDose what the card's range of a day comes to at a time, in the product's own unit; null where a proposal may
+     *     only be rounded down
      */
     public record Result(
             @Nullable Double perDoseMl,
             String words,
-            @Nullable Double mostPerDose) {
+            @Nullable Interval cardPerDose) {
 
         private static Result none(String words) {
             return new Result(null, words, null);
@@ -66,8 +66,8 @@ public final class Proposal {
                 + " of dried " + herb.taxon().commonName() + " a day";
         // From the age the card itself names its dose is for that age as well.
         if (person.ageYears() >= ADULT) {
-            double most = range.driedGPerDay().high() / (equivalent.high() * herb.fraction()) / timesPerDay;
-            return new Result(down(adult), from + ".", most);
+            Interval card = range.driedGPerDay().times(1 / (equivalent.high() * herb.fraction() * timesPerDay));
+            return new Result(down(adult), from + ".", card);
         }
         School school = schools.of(Question.CHILD_DOSE);
         Dose.ChildRules rules = Dose.childRules(

@@ -158,9 +158,10 @@ public class DoseUnitsTest {
         assertThat(DoseUnits.countable(222, cup, null)).isEqualTo(187.5);
         assertThat(DoseUnits.countable(250, cup, null)).isEqualTo(250);
         assertThat(DoseUnits.countable(40, cup, null)).isEqualTo(40);
-        // Up to the next quarter where the card allows so much, so that it is not under its range.
-        assertThat(DoseUnits.countable(222, cup, 300.0)).isEqualTo(250);
-        assertThat(DoseUnits.countable(222, cup, 249.0)).isEqualTo(187.5);
+        // Up to the next quarter only where a quarter less is under the card's range and a quarter more within it.
+        assertThat(DoseUnits.countable(222, cup, Interval.of(222, 300))).isEqualTo(250);
+        assertThat(DoseUnits.countable(222, cup, Interval.of(222, 249))).isEqualTo(187.5);
+        assertThat(DoseUnits.countable(222, cup, Interval.of(150, 300))).isEqualTo(187.5);
         assertThat(DoseUnits.countable(2.03, in(Dose.Unit.DROP, 0.4, Kit.UNMEASURED), null))
                 .isCloseTo(2, within(1e-9));
     }

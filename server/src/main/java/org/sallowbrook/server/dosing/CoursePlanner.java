@@ -226,7 +226,7 @@ public class CoursePlanner {
         Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
         return p.perDoseMl() == null
                 ? new ProposalView(null, "", p.words(), days)
-                : proposed(p.perDoseMl(), p.mostPerDose(), request, lot, p.words(), days);
+                : proposed(p.perDoseMl(), p.cardPerDose(), request, lot, p.words(), days);
     }
 
     private ProposalView proposed(Double amount, CourseRequest request, LotView lot, String words, int days) {
@@ -235,13 +235,13 @@ public class CoursePlanner {
 
     /** In what somebody can count out: parts of a cup or a spoon, and what is measured as it is. */
     private ProposalView proposed(
-            Double amount, @Nullable Double most, CourseRequest request, LotView lot, String words, int days) {
+            Double amount, @Nullable Interval card, CourseRequest request, LotView lot, String words, int days) {
         Dose.Unit usual = DoseUnits.usual(lot.form(), request.way(), amount);
         DoseUnits.Offered in = units.of(lot, request.way()).stream()
                 .filter(u -> u.unit() == usual)
                 .findFirst()
                 .orElseThrow();
-        double counted = DoseUnits.countable(amount, in, most);
+        double counted = DoseUnits.countable(amount, in, card);
         String own = Words.figure(counted) + " " + lot.unit();
         String said = DoseUnits.words(counted, in);
         return new ProposalView(counted, said.equals(own) ? own : said + " (" + own + ")", words, days);

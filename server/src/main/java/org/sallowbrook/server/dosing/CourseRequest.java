@@ -14,7 +14,7 @@ import org.sallowbrook.server.platform.Gatekeeper;
 /**
  * What a course is asked for with.
  *
- * @param perDoseMl in the product's unit: mL, or grams of a salve; so are all amounts of a course
+ * @param perDoseMl in the product's own unit, mL or g; so are all amounts of a course
  * @param countedIn what whoever takes it counts it out in; null for the product's unit
  * @param untilBetter whether it ends as soon as it is better; the days are then the most
  * @param followsId the phase before it, which is the same person's and over when this one begins

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.MonthDay;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
@@ -112,8 +113,7 @@ record StoredCourse(
 
     /** The first schema was the request itself, with what stands in columns as well. */
     private static void second(ObjectNode course) {
-        course.remove(
-                java.util.List.of("id", "personId", "lotId", "use", "way", "startOn", "followsId", "acknowledged"));
+        course.remove(List.of("id", "personId", "lotId", "use", "way", "startOn", "followsId", "acknowledged"));
         Stored.unsaid(course, "ramp", "taper", "timing", "skin", "countedIn");
         if (!course.path("untilBetter").isBoolean()) {
             course.put("untilBetter", false);

@@ -95,7 +95,7 @@ public final class Stored<T extends Record> {
             return read;
         } catch (JacksonException e) {
             throw new Unreadable(name + ": " + e.getOriginalMessage() + " " + e.getPathReference());
-        } catch (DateTimeException | IllegalArgumentException | NullPointerException e) {
+        } catch (DateTimeException | IllegalArgumentException | NullPointerException | ClassCastException e) {
             throw new Unreadable(name + ": " + e.getMessage());
         }
     }
