@@ -61,12 +61,10 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
   const [ownMl, setMl] = useTyped<number>('ml')
   const [proposed, setProposed] = useState<{
-    ml: number | null
+    ml: number
     days: number
     unit?: DoseUnit
-    /** Where nothing is proposed: half of what it is counted out in. */
-    start?: number | undefined
-  }>({ ml: null, days: 1 })
+  }>({ ml: 2, days: 1 })
   const [times, setTimes] = useTyped('times', 3)
   const [ownDays, setDays] = useTyped<number>('days')
   const keepsTo = useKeepsTo()
@@ -86,7 +84,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
   // What is proposed, until something else is chosen.
-  const ml = ownMl ?? proposed.ml ?? proposed.start ?? 2
+  const ml = ownMl ?? proposed.ml
   const days = ownDays ?? proposed.days
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
@@ -132,20 +130,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
   const { said: plan, findings, stopped } = check
   if (plan && !check.behind) {
-    const usual = plan.units.find((u) => u.unit === plan.usualUnit)
-    const now = {
-      ml: plan.proposal.perDoseMl ?? null,
-      days: plan.proposal.days,
-      unit: plan.usualUnit,
-      start: usual && usual.unit !== 'ML' && usual.unit !== 'G' ? usual.each / 2 : undefined,
-    }
-    if (
-      now.ml !== proposed.ml ||
-      now.days !== proposed.days ||
-      now.unit !== proposed.unit ||
-      now.start !== proposed.start
-    )
-      setProposed(now)
+    const now = { ml: plan.proposal.startAt, days: plan.proposal.days, unit: plan.usualUnit }
+    if (now.ml !== proposed.ml || now.days !== proposed.days || now.unit !== proposed.unit) setProposed(now)
   }
   const save = useSaved(
     here,

@@ -235,6 +235,11 @@ public final class DoseUnits {
         return rounded > 0 ? rounded : amount;
     }
 
+    /** Where somebody begins who has nothing to go by: half of one, of what is measured 2 mL or g. */
+    public static double start(Offered in) {
+        return in.unit() == Dose.Unit.ML || in.unit() == Dose.Unit.G ? 2 : in.each() / 2;
+    }
+
     /** "40 drops", "half a cup" as figures: so much of a product's own unit in another one. */
     public static String words(double amount, Offered in) {
         double n = amount / in.each();

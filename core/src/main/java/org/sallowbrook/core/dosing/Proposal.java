@@ -17,6 +17,7 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 
 /**
  * The card's dose as an amount of a product, by the household's schools: the low end or the middle of the range, and for a
@@ -82,6 +83,25 @@ public final class Proposal {
                                 ? "For a child this household asks a professional first."
                                 : "The household's rule for children does not apply, or lacks a weight or height.")
                 : new Result(child, from + ", for a child " + school.words() + ".", null);
+    }
+
+    /**
+     * On the skin a card gives no amount: of a salve as much as covers two hands, of what is made for once all of it.
+     *
+     * @param amount how much was made, in its own unit, above 0
+     */
+    public static Result onTheSkin(LotForm form, double amount) {
+        Checks.begin().positive("amount", amount).done();
+        String none = " The card gives no amount for the skin.";
+        return switch (DoseUnits.usual(form, DosingGate.Way.SKIN, amount)) {
+            case FINGERTIP ->
+                new Result(
+                        DoseUnits.FINGERTIP_G,
+                        "A thin layer: a fingertip of it goes as far as two hands." + none,
+                        null);
+            case BATCH -> new Result(amount, "All that was made, used while it is fresh.", null);
+            default -> Result.none("A thin layer." + none);
+        };
     }
 
     /**

@@ -120,6 +120,10 @@ public class DoseUnitsTest {
         assertThat(powder.words()).contains("stirred in water").contains("3 g");
         assertThat(DoseUnits.countable(2, powder, null)).isCloseTo(1.5, within(1e-12));
         assertThat(DoseUnits.words(1.5, powder)).isEqualTo("0.5 teaspoons");
+        assertThat(DoseUnits.start(powder)).isCloseTo(1.5, within(1e-12));
+        assertThat(DoseUnits.start(
+                        offered(LotForm.POWDER, Way.MOUTH, 0, Kit.UNMEASURED).get(0)))
+                .isEqualTo(2);
         Kit small = new Kit(4.0, null, null, null, null);
         assertThat(offered(LotForm.POWDER, Way.MOUTH, 0, small).get(1).each()).isCloseTo(2.4, within(1e-12));
         // Leaf lies lighter than root: a fifth of a gram to the mL against a half.

@@ -18,6 +18,7 @@ import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.LotForm;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -232,5 +233,13 @@ public class ProposalTest {
             }
             assertThat(Exposure.daysBefore(taken, start)).as("taken %s", taken).isEqualTo(back);
         }
+    }
+
+    @Test
+    public void onTheSkinItIsAThinLayerOrAllThatWasMade() {
+        assertThat(Proposal.onTheSkin(LotForm.SALVE, 28).perDoseMl()).isEqualTo(0.5);
+        assertThat(Proposal.onTheSkin(LotForm.POULTICE, 40).perDoseMl()).isEqualTo(40);
+        assertThat(Proposal.onTheSkin(LotForm.WASH, 500).perDoseMl()).isEqualTo(500);
+        assertThat(Proposal.onTheSkin(LotForm.INFUSED_OIL, 80).perDoseMl()).isNull();
     }
 }

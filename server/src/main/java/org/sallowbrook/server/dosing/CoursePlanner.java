@@ -42,10 +42,12 @@ public class CoursePlanner {
 
     /**
      * @param perDoseMl null where none is proposed; the words say why
+     * @param startAt what is set until somebody sets something else: what is proposed, or a small one
      * @param counted so much of it in words, as it is counted out: "0.75 teaspoons (2.25 g)"; empty where none is proposed
      * @param days as long as product and card allow of the dose that was asked about
      */
-    public record ProposalView(@Nullable Double perDoseMl, String counted, String words, Integer days) {}
+    public record ProposalView(
+            @Nullable Double perDoseMl, Double startAt, String counted, String words, Integer days) {}
 
     /** @param each one of it in the product's unit */
     public record DoseUnitView(Dose.Unit unit, Double each, String words) {}
@@ -209,42 +211,22 @@ public class CoursePlanner {
                 request.startOn(),
                 lot.remaining(),
                 request.perDoseMl() * request.timesPerDay());
-        if (request.way() != DosingGate.Way.MOUTH) {
-            return switch (DoseUnits.usual(lot.form(), request.way(), request.perDoseMl())) {
-                case FINGERTIP ->
-                    proposed(
-                            DoseUnits.FINGERTIP_G,
-                            request,
-                            lot,
-                            "A thin layer: a fingertip of it goes as far as two hands. The card gives no amount for the"
-                                    + " skin.",
-                            days);
-                case BATCH -> proposed(lot.amount(), request, lot, "All that was made, used while it is fresh.", days);
-                default -> new ProposalView(null, "", "A thin layer. The card gives no amount for the skin.", days);
-            };
-        }
-        Proposal.Result p = Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen());
-        return p.perDoseMl() == null
-                ? new ProposalView(null, "", p.words(), days)
-                : proposed(p.perDoseMl(), p.cardPerDose(), request, lot, p.words(), days);
-    }
-
-    private ProposalView proposed(Double amount, CourseRequest request, LotView lot, String words, int days) {
-        return proposed(amount, null, request, lot, words, days);
-    }
-
-    /** In what somebody can count out: parts of a cup or a spoon, and what is measured as it is. */
-    private ProposalView proposed(
-            Double amount, @Nullable Interval card, CourseRequest request, LotView lot, String words, int days) {
+        Proposal.Result p = request.way() == DosingGate.Way.MOUTH
+                ? Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen())
+                : Proposal.onTheSkin(lot.form(), lot.amount());
+        double amount = p.perDoseMl() == null ? request.perDoseMl() : p.perDoseMl();
         Dose.Unit usual = DoseUnits.usual(lot.form(), request.way(), amount);
         DoseUnits.Offered in = units.of(lot, request.way()).stream()
                 .filter(u -> u.unit() == usual)
                 .findFirst()
                 .orElseThrow();
-        double counted = DoseUnits.countable(amount, in, card);
+        if (p.perDoseMl() == null) {
+            return new ProposalView(null, DoseUnits.start(in), "", p.words(), days);
+        }
+        double counted = DoseUnits.countable(amount, in, p.cardPerDose());
         String own = Words.figure(counted) + " " + lot.unit();
         String said = DoseUnits.words(counted, in);
-        return new ProposalView(counted, said.equals(own) ? own : said + " (" + own + ")", words, days);
+        return new ProposalView(counted, counted, said.equals(own) ? own : said + " (" + own + ")", p.words(), days);
     }
 
     private static List<String> because(
