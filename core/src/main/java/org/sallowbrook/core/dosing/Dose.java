@@ -183,9 +183,12 @@ public final class Dose {
             @Nullable Double cowling,
             @Nullable Double surface) {}
 
-    /** @param alcoholMgPerKg null without a weight */
+    /**
+     * @param perDose in the product's own unit, mL or g
+     * @param alcoholMgPerKg null without a weight
+     */
     public record Result(
-            Interval mlPerDose,
+            Interval perDose,
             Interval driedGPerDose,
             Interval driedGPerDay,
             double alcoholGPerDose,
@@ -201,14 +204,15 @@ public final class Dose {
         List<Finding> findings = new ArrayList<>();
         Because because = new Because();
         Measured product = request.product();
-        Interval ml = millilitres(request, findings);
+        Interval amount = inOwnUnit(request, findings);
         Interval equivalent = product.driedEquivalentGPerMl();
-        Interval perDose = Interval.of(ml.low() * equivalent.low(), ml.high() * equivalent.high());
+        Interval perDose = Interval.of(amount.low() * equivalent.low(), amount.high() * equivalent.high());
         Interval perDay = perDose.times(request.timesPerDay());
         because.equation(
                 "Dried herb in a dose",
-                Words.exact(ml.low(), product.own()) + " × " + Words.exact(equivalent.low(), "g/" + product.own()),
-                Words.exact(ml.high(), product.own()) + " × " + Words.exact(equivalent.high(), "g/" + product.own()),
+                Words.exact(amount.low(), product.own()) + " × " + Words.exact(equivalent.low(), "g/" + product.own()),
+                Words.exact(amount.high(), product.own()) + " × "
+                        + Words.exact(equivalent.high(), "g/" + product.own()),
                 perDose,
                 "g");
         because.equation(
@@ -218,13 +222,13 @@ public final class Dose {
                 perDay,
                 "g");
         WithinCard within = compare(perDay, request.cardGPerDay(), findings);
-        double alcohol = ml.high() * product.strength().fraction() * ETHANOL_G_PER_ML;
+        double alcohol = amount.high() * product.strength().fraction() * ETHANOL_G_PER_ML;
         Double perKg = request.taker().weightKg() == null
                 ? null
                 : alcohol * 1000 / request.taker().weightKg();
         if (product.weighed()) {
             return new Result(
-                    ml,
+                    amount,
                     perDose,
                     perDay,
                     0,
@@ -236,7 +240,7 @@ public final class Dose {
         }
         because.equation(
                 "Alcohol in a dose",
-                Words.exact(ml.high(), "mL") + " × "
+                Words.exact(amount.high(), "mL") + " × "
                         + Words.exact(product.strength().fraction()) + " × " + Words.exact(ETHANOL_G_PER_ML, "g/mL"),
                 alcohol,
                 "g");
@@ -250,7 +254,7 @@ public final class Dose {
         }
         alcohol(alcohol, perKg, request.taker().ageYears(), findings);
         return new Result(
-                ml,
+                amount,
                 perDose,
                 perDay,
                 alcohol,
@@ -312,7 +316,7 @@ public final class Dose {
         return a == null || b == null ? null : (Double) Math.min(a, b);
     }
 
-    private static Interval millilitres(Request request, List<Finding> findings) {
+    private static Interval inOwnUnit(Request request, List<Finding> findings) {
         Measured product = request.product();
         double amount = request.amount();
         return switch (request.unit()) {

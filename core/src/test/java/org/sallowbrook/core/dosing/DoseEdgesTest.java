@@ -54,16 +54,16 @@ public class DoseEdgesTest {
     @Test(dataProvider = "units")
     public void aHouseholdsOwnMeasuresCount(Dose.Unit unit, double ml) {
         var own = new Dose.Measured(Interval.exactly(0.2), Strength.ofPercent(40), 30.0, 0.95, 4.0, 200.0, 0.7);
-        assertThat(dose(own, 3, unit, null).mlPerDose().mid()).isCloseTo(ml, within(1e-9));
+        assertThat(dose(own, 3, unit, null).perDose().mid()).isCloseTo(ml, within(1e-9));
     }
 
     @Test
     public void withoutThemTheUsualOnesDo() {
         var plain = Dose.Measured.plain(Interval.exactly(0.2), Strength.ofPercent(40));
-        assertThat(dose(plain, 3, Dose.Unit.TEASPOON, null).mlPerDose().mid()).isEqualTo(15);
-        assertThat(dose(plain, 3, Dose.Unit.CUP, null).mlPerDose().mid()).isEqualTo(750);
-        assertThat(dose(plain, 11, Dose.Unit.DROP, null).mlPerDose().low()).isCloseTo(0.2, within(1e-9));
-        assertThat(dose(plain, 11, Dose.Unit.DROP, null).mlPerDose().high()).isCloseTo(0.55, within(1e-9));
+        assertThat(dose(plain, 3, Dose.Unit.TEASPOON, null).perDose().mid()).isEqualTo(15);
+        assertThat(dose(plain, 3, Dose.Unit.CUP, null).perDose().mid()).isEqualTo(750);
+        assertThat(dose(plain, 11, Dose.Unit.DROP, null).perDose().low()).isCloseTo(0.2, within(1e-9));
+        assertThat(dose(plain, 11, Dose.Unit.DROP, null).perDose().high()).isCloseTo(0.55, within(1e-9));
         assertThatThrownBy(() -> dose(plain, 3, Dose.Unit.G, null))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining("densityGPerMl");

@@ -42,9 +42,9 @@ public class DosingTest {
     @Test
     public void uncountedDropsAreTakenAtTheirLargest() {
         var drops = dose(20, Dose.Unit.DROP, null, Interval.of(0, 1), ADULT);
-        assertThat(drops.mlPerDose().high()).isCloseTo(1, within(1e-12));
-        assertThat(drops.mlPerDose().low()).isCloseTo(20.0 / 55, within(1e-12));
-        assertThat(dose(20, Dose.Unit.DROP, 40.0, Interval.of(0, 1), ADULT).mlPerDose())
+        assertThat(drops.perDose().high()).isCloseTo(1, within(1e-12));
+        assertThat(drops.perDose().low()).isCloseTo(20.0 / 55, within(1e-12));
+        assertThat(dose(20, Dose.Unit.DROP, 40.0, Interval.of(0, 1), ADULT).perDose())
                 .isEqualTo(Interval.exactly(0.5));
     }
 

@@ -117,7 +117,7 @@ public class SupplyTest {
                 .hasMessageContaining("squirtMl");
         var measured = new Dose.Measured(Interval.exactly(0.2), Strength.ofPercent(45), null, null, null, null, 0.7);
         assertThat(Dose.reckon(new Dose.Request(measured, 2, Dose.Unit.SQUIRT, 3, null, adult))
-                        .mlPerDose())
+                        .perDose())
                 .isEqualTo(Interval.exactly(1.4));
         assertThat(Course.trialMl(2)).isEqualTo(0.5);
     }

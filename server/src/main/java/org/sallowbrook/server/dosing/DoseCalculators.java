@@ -109,7 +109,7 @@ class DoseCalculators {
         return new DoseAnswer(
                 true,
                 CoreVersion.CURRENT,
-                Range.of(r.mlPerDose()),
+                Range.of(r.perDose()),
                 Range.of(r.driedGPerDose()),
                 Range.of(r.driedGPerDay()),
                 r.alcoholGPerDose(),
@@ -123,7 +123,7 @@ class DoseCalculators {
                 Finding.any(r.findings(), Severity.STOP)
                         ? null
                         : Dose.childMl(
-                                r.mlPerDose().low(),
+                                r.perDose().low(),
                                 r.childRules(),
                                 schools.chosen().of(Question.CHILD_DOSE)),
                 Answer.ungated(r.findings()),
