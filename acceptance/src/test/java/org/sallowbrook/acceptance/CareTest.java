@@ -52,7 +52,8 @@ public class CareTest extends InBrowser {
         field("Drunk over").fill("15");
         field("Only until it is better; that long at most").click();
         assertThat(field("Counted out in")).hasText("cups");
-        // Eight grams a day in three cups of this tea are 0.89 of a cup; nobody pours that, and the card allows a whole one.
+        // Eight grams a day in three cups of this tea are 0.89 of a cup; nobody pours that, and the card allows a whole
+        // one.
         assertThat(field("Each dose, exactly")).hasValue("1");
         // As much as is left of it, whatever was made of it before.
         exactly("Each dose", "0.1");
