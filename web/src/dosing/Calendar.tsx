@@ -15,7 +15,7 @@ export function CourseStrip({
   taken?: Schemas['TakenView'][]
   unit?: string
 }) {
-  const most = Math.max(...days.map((d) => d.perDoseMl * d.doses), 0.001)
+  const most = Math.max(...days.map((d) => d.perDose * d.doses), 0.001)
   const width = 100 / days.length
   return (
     <figure>
@@ -27,7 +27,7 @@ export function CourseStrip({
         className="h-40 w-full"
       >
         {days.map((d, i) => {
-          const height = ((d.perDoseMl * d.doses) / most) * 28
+          const height = ((d.perDose * d.doses) / most) * 28
           const done = taken.filter((t) => t.date === d.date).length
           return (
             <g key={d.date}>

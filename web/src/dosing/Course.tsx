@@ -72,8 +72,8 @@ function CoursePage({ course }: { course: CourseView }) {
         <Link className="underline" to={`/shelf/${course.lotId}`}>
           {course.lotCode}
         </Link>
-        , {date(course.startOn)} to {date(course.lastDay)}, {when}, {figure(course.totalMl)} {course.unit} in
-        all
+        , {date(course.startOn)} to {date(course.lastDay)}, {course.pattern}, {when}, {figure(course.total)}{' '}
+        {course.unit} in all
         {course.use ? `, for ${course.use}` : ''}
         {course.countedOut ? `; a full dose is ${course.countedOut}` : ''}
         {course.timing?.overMinutes ? `, drunk over ${course.timing.overMinutes} minutes` : ''}
@@ -100,9 +100,9 @@ function CoursePage({ course }: { course: CourseView }) {
           <Section title="Planned and taken">
             <CourseStrip days={course.days} today={today} taken={course.taken} unit={course.unit} />
             <p className="mt-2">
-              Up to today planned {figure(course.adherence.plannedMl)} {course.unit}, taken{' '}
+              Up to today planned {figure(course.adherence.planned)} {course.unit}, taken{' '}
               <strong>
-                {figure(course.adherence.takenMl)} {course.unit}
+                {figure(course.adherence.taken)} {course.unit}
               </strong>
               {course.adherence.missedDays > 0 &&
                 `; nothing on ${course.adherence.missedDays === 1 ? 'one day' : `${course.adherence.missedDays} days`}`}
@@ -168,7 +168,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   const [swallowed, setSwallowed] = useState(false)
   const reasons = useAcknowledged()
   const take = useMutation({
-    mutationFn: (ml: number | undefined) =>
+    mutationFn: (amount: number | undefined) =>
       ask(
         api.POST('/api/dosing/courses/{id}/doses', {
           params: { path: { id: course.id } },
@@ -176,7 +176,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
             id,
             on: day.date,
             slot,
-            ml,
+            amount,
             overMinutes: over.trim() === '' ? undefined : number(over),
             swallowed: swallowed || undefined,
             acknowledged: reasons.list,
@@ -195,7 +195,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
       <span className="flex flex-wrap items-center gap-2">
         <span className="bg-lichen-pale text-lichen border-lichen flex items-center gap-2 border-2 px-3 py-1.5 font-medium">
           <Spoon full />
-          taken {figure(taken.ml)} {course.unit}
+          taken {figure(taken.amount)} {course.unit}
           {taken.overMinutes != null && ` over ${taken.overMinutes} min`}
         </span>
         <StrikeOut
@@ -218,11 +218,11 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
     <div className="flex flex-wrap items-center gap-2">
       <Button
         disabled={!may || !course.dosable || take.isPending}
-        aria-label={`take ${figure(day.perDoseMl)} ${course.unit}, ${which}`}
+        aria-label={`take ${figure(day.perDose)} ${course.unit}, ${which}`}
         onClick={() => take.mutate(undefined)}
       >
         <Spoon />
-        take {figure(day.perDoseMl)} {course.unit}
+        take {figure(day.perDose)} {course.unit}
       </Button>
       {other === null ? (
         <button

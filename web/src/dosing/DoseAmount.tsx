@@ -6,7 +6,7 @@ import { figure } from '../ui/words'
 
 type Unit = Schemas['DoseUnitView']
 
-const STEP: Record<Unit['unit'], number> = {
+export const STEP: Record<Unit['unit'], number> = {
   ML: 0.5,
   G: 0.1,
   DROP: 1,
@@ -18,6 +18,7 @@ const STEP: Record<Unit['unit'], number> = {
   PEA: 0.5,
   HEAPED_TEASPOON: 0.25,
   BATCH: 0.25,
+  PIECE: 1,
 }
 
 /** How much each time, in what it is counted out in; kept in the product's own unit. */

@@ -25,9 +25,9 @@ function Card({ course: c }: { course: Schemas['CourseView'] }) {
     queryKey: ['help', c.personId],
     queryFn: () => ask(api.GET('/api/dosing/people/{id}/help', { params: { path: { id: c.personId } } })),
   })
-  const full = Math.max(...c.days.map((d) => d.perDoseMl))
+  const full = Math.max(...c.days.map((d) => d.perDose))
   const most = Math.max(...c.days.map((d) => d.doses))
-  const changes = c.days.some((d) => d.doses > 0 && Math.abs(d.perDoseMl - full) > 1e-6)
+  const changes = c.days.some((d) => d.doses > 0 && Math.abs(d.perDose - full) > 1e-6)
   const pauses = c.days.some((d) => d.doses === 0)
   const mind = c.findings.filter((f) => f.severity === 'WARN' || f.code === 'INTACT_SKIN')
   return (
@@ -68,7 +68,8 @@ function Card({ course: c }: { course: Schemas['CourseView'] }) {
               {c.countedOut && ` (${figure(full)} ${c.unit})`}
             </strong>
           )}
-          , {most === 1 ? 'once' : `${most} times`} a day, {whenOf(c)}, {WAY[c.way]}
+          , {c.pattern !== 'every day' && `${c.pattern}, at most `}
+          {most === 1 ? 'once' : `${most} times`} a day, {whenOf(c)}, {WAY[c.way]}
           {c.timing?.overMinutes ? `, drunk slowly over ${c.timing.overMinutes} minutes` : ''}.
         </p>
         <p>

@@ -16,7 +16,8 @@ import { CAUTION_STATUS, LOT_STATE, RELATION, SKIN, VESSEL, WAY } from '../ui/di
 import { date, figure, range } from '../ui/words'
 import { CourseStrip } from './Calendar'
 import { DoseAmount } from './DoseAmount'
-import { PatternFields, startOf } from './PatternFields'
+import { PatternFields, startOf, timesOf, type Pattern } from './patterns'
+import { Slope } from './Slope'
 import { pageOnly } from '../ui/may'
 import { useHere, useKeptId, useTyped } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
@@ -24,7 +25,6 @@ import { useSaved } from '../ui/useSaved'
 import { useJudged } from './useJudged'
 
 type Request = Schemas['CourseRequest']
-type Pattern = Request['pattern']
 type DoseUnit = Schemas['DoseUnitView']['unit']
 type Relation = NonNullable<Request['timing']>['relation']
 
@@ -47,7 +47,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const navigate = useNavigate()
   const today = isoToday()
   const [search] = useSearchParams()
-  const products = lots.filter((l) => l.stage === 'FILLED' && l.remaining > 0)
+  const left = lots.filter((l) => l.remaining > 0)
+  const products = [...left.filter((l) => l.stage === 'FILLED'), ...left.filter(isJarForTea)]
   const underWay = lots.filter((l) => l.stage === 'BATCH' && l.remaining > 0)
   const here = useHere()
   const id = useKeptId(here)
@@ -59,21 +60,25 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   const [use, setUse] = useTyped('use', '')
   const [way, setWay] = useTyped<Request['way'] | ''>('way', '')
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
-  const [ownMl, setMl] = useTyped<number>('ml')
+  const [ownDose, setDose] = useTyped<number>('dose')
   const [proposed, setProposed] = useState<{
-    ml: number
+    dose: number
     days: number
     unit?: DoseUnit
-  }>({ ml: 2, days: 1 })
+    cup?: number | undefined
+  }>({ dose: 2, days: 1 })
   const [times, setTimes] = useTyped('times', 3)
   const [ownDays, setDays] = useTyped<number>('days')
   const keepsTo = useKeepsTo()
   const [ownPattern, setPattern] = useTyped<Pattern>('pattern')
   const pattern: Pattern = ownPattern ?? startOf(keepsTo('PULSED') ? 'CYCLE' : 'DAILY')
+  const [ownCup, setCup] = useTyped<number>('perCup')
   const [countedIn, setCountedIn] = useTyped<DoseUnit>('countedIn')
   const [taperDays, setTaperDays] = useTyped('taperDays', 0)
+  const [taperTo, setTaperTo] = useTyped<number>('taperTo')
   const [over, setOver] = useTyped('over', '')
   const [rampDays, setRampDays] = useTyped('rampDays', 0)
+  const [rampFrom, setRampFrom] = useTyped<number>('rampFrom')
   const [minutes, setMinutes] = useTyped('minutes', '')
   const [minutesTo, setMinutesTo] = useTyped('minutesTo', '')
   const [untilBetter, setUntilBetter] = useTyped('untilBetter', false)
@@ -84,10 +89,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
 
   const chosenWay = way || (product?.route === 'EXTERNAL' ? 'SKIN' : 'MOUTH')
   // What is proposed, until something else is chosen.
-  const ml = ownMl ?? proposed.ml
+  const dose = ownDose ?? proposed.dose
   const days = ownDays ?? proposed.days
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
+  const byTheCup = chosenWay === 'MOUTH' && (product?.form === 'HERB' || product?.form === 'TEA_MIXTURE')
   const uses = [
     ...new Set(
       (taxon.data?.uses ?? []).filter((u) => !herb || u.parts.includes(herb.part)).map((u) => u.name),
@@ -103,12 +109,14 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           use: chosenUse || undefined,
           way: chosenWay,
           skin: chosenWay === 'SKIN' && skin !== '' ? skin : undefined,
-          perDoseMl: ml,
+          perDose: dose,
+          unit,
           timesPerDay: times,
           pattern,
           countedIn: countedIn ?? proposed.unit,
-          ramp: rampDays > 0 ? { startFraction: 0.5, days: rampDays } : undefined,
-          taper: taperDays > 0 ? { endFraction: 0.5, days: taperDays } : undefined,
+          perCup: byTheCup ? (ownCup ?? proposed.cup) : undefined,
+          ramp: rampDays > 0 ? { startFraction: (rampFrom ?? dose / 2) / dose, days: rampDays } : undefined,
+          taper: taperDays > 0 ? { endFraction: (taperTo ?? dose / 2) / dose, days: taperDays } : undefined,
           courseDays: days,
           timing: {
             relation,
@@ -130,9 +138,21 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
   const { said: plan, findings, stopped } = check
   if (plan && !check.behind) {
-    const now = { ml: plan.proposal.startAt, days: plan.proposal.days, unit: plan.usualUnit }
-    if (now.ml !== proposed.ml || now.days !== proposed.days || now.unit !== proposed.unit) setProposed(now)
+    const now = {
+      dose: plan.proposal.startAt,
+      days: plan.proposal.days,
+      unit: plan.usualUnit,
+      cup: plan.perCup,
+    }
+    if (
+      now.dose !== proposed.dose ||
+      now.days !== proposed.days ||
+      now.unit !== proposed.unit ||
+      now.cup !== proposed.cup
+    )
+      setProposed(now)
   }
+  const counted = plan?.units.find((u) => u.unit === (countedIn ?? plan.usualUnit)) ?? plan?.units[0]
   const save = useSaved(
     here,
     () => {
@@ -161,7 +181,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               choices={products.map((l) => ({
                 value: l.id,
                 label: `${l.name} ${l.code}`,
-                hint: `${figure(l.remaining)} ${l.unit} left, ${LOT_STATE[l.state]}`,
+                hint: `${isJarForTea(l) ? 'for tea, ' : ''}${figure(l.remaining)} ${l.unit} left, ${LOT_STATE[l.state]}`,
               }))}
             />
             {underWay.length > 0 && (
@@ -180,7 +200,10 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               label="How"
               value={chosenWay}
               onChange={setWay}
-              choices={WAYS.map((w) => ({ value: w, label: WAY[w] }))}
+              choices={(product && isJarForTea(product) ? (['MOUTH'] as const) : WAYS).map((w) => ({
+                value: w,
+                label: WAY[w],
+              }))}
             />
             {chosenWay === 'SKIN' && (
               <Choose
@@ -194,33 +217,44 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 }))}
               />
             )}
+            {byTheCup && plan?.perCup != null && (
+              <Slider
+                label="Herb to a cup"
+                unit="g"
+                value={plan.perCup}
+                min={0.5}
+                max={10}
+                step={0.5}
+                onChange={setCup}
+              />
+            )}
             <DoseAmount
               unit={unit}
               units={plan?.units ?? []}
               countedIn={countedIn ?? plan?.usualUnit}
               onUnit={setCountedIn}
-              value={ml}
-              most={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(ml))}
-              onChange={setMl}
+              value={dose}
+              most={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(dose))}
+              onChange={setDose}
             />
             {plan?.stands && <p className="font-medium">{plan.stands}</p>}
             {plan && (
               <p className="text-soft text-sm">
                 {plan.proposal.words}{' '}
-                {plan.proposal.perDoseMl != null && (
+                {plan.proposal.perDose != null && (
                   <button
                     type="button"
                     className="text-ink min-h-6 font-semibold underline"
-                    onClick={() => setMl(plan.proposal.perDoseMl ?? ml)}
+                    onClick={() => setDose(plan.proposal.perDose ?? dose)}
                   >
                     Take {plan.proposal.counted} each time
                   </button>
                 )}
               </p>
             )}
-            {pattern.kind !== 'EVERY_HOURS' && (
+            {timesOf(pattern) !== null && (
               <Slider
-                label={pattern.kind === 'AS_NEEDED' ? 'At most a day' : 'Times a day'}
+                label={timesOf(pattern) ?? ''}
                 unit=""
                 value={times}
                 min={1}
@@ -244,23 +278,27 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               onChange={setUntilBetter}
             />
             <PatternFields value={pattern} onChange={setPattern} />
-            <Slider
-              label="Build up from half over"
-              unit="days"
-              value={rampDays}
-              min={0}
-              max={14}
-              step={1}
-              onChange={setRampDays}
+            <Slope
+              label="Build up over the first"
+              days={rampDays}
+              longest={days}
+              onDays={setRampDays}
+              amountLabel="Beginning with"
+              amount={rampFrom ?? dose / 2}
+              onAmount={setRampFrom}
+              dose={dose}
+              counted={counted}
             />
-            <Slider
-              label="Taper to half over the last"
-              unit="days"
-              value={taperDays}
-              min={0}
-              max={14}
-              step={1}
-              onChange={setTaperDays}
+            <Slope
+              label="Taper off over the last"
+              days={taperDays}
+              longest={days}
+              onDays={setTaperDays}
+              amountLabel="Ending with"
+              amount={taperTo ?? dose / 2}
+              onAmount={setTaperTo}
+              dose={dose}
+              counted={counted}
             />
             <Choose
               label="When"
@@ -321,9 +359,9 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
             <dl className="space-y-2">
               <Figure
                 label="Needed"
-                value={figure(plan?.totalMl ?? NaN)}
+                value={figure(plan?.total ?? NaN)}
                 unit={unit}
-                note={`${figure(plan?.bottleMl ?? NaN)} ${unit} in the ${product ? VESSEL[product.vessel] : 'bottle'}${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
+                note={`${figure(plan?.onHand ?? NaN)} ${unit} in the ${product ? VESSEL[product.vessel] : 'bottle'}${plan?.runsOutOn ? `, which runs out on ${date(plan.runsOutOn)}` : ''}`}
               />
               {plan?.driedGPerDay && (
                 <Figure label="Dried herb a day" value={range(plan.driedGPerDay)} unit="g" />
@@ -367,16 +405,20 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
 }
 
+/** Dried herb as it lies in a jar: the tea is made of it cup by cup. */
+const isJarForTea = (lot: Schemas['LotView']) =>
+  lot.stage === 'STOCK' && lot.form === 'HERB' && lot.route === 'INTERNAL'
+
 /** What each rule makes of a grown-up's dose; the household's school decides, the card's own age before it. */
 function ForAChild({ child, unit }: { child: Schemas['ChildView']; unit: string }) {
   return (
     <Section title="For a child">
-      {child.adultMl == null ? (
+      {child.adult == null ? (
         <p>The card has no dose for this use, so no rule can start from one.</p>
       ) : (
         <>
           <p>
-            A grown-up would take {figure(child.adultMl)} {unit}. The card gives a dose from{' '}
+            A grown-up would take {figure(child.adult)} {unit}. The card gives a dose from{' '}
             {child.fromAgeYears} years on, and that age always wins. Rounded down:
           </p>
           <table className="my-1 w-full text-sm">
@@ -392,7 +434,7 @@ function ForAChild({ child, unit }: { child: Schemas['ChildView']; unit: string 
                 <tr key={r.rule} className="border-line border-t">
                   <td className="py-1 pr-2">{r.rule}</td>
                   <td>{r.fraction == null ? 'not to be had' : `${figure(r.fraction * 100)} %`}</td>
-                  <td>{r.ml == null ? '' : `${figure(r.ml)} ${unit}`}</td>
+                  <td>{r.perDose == null ? '' : `${figure(r.perDose)} ${unit}`}</td>
                 </tr>
               ))}
             </tbody>

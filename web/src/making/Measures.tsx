@@ -96,7 +96,7 @@ const Weigh = only('record', function Weigh({ lots }: { lots: LotView[] }) {
   const [of, setOf] = useState(WATER)
   const [count, setCount] = useState('10')
   const [grams, setGrams] = useState('')
-  const herbs = herbLots(lots).filter((l) => l.form === 'HERB')
+  const herbs = herbLots(lots).filter((l) => l.form !== 'FROZEN_HERB')
   const water = of === WATER && !HERB_ONLY.includes(measure)
   const lot = water ? undefined : (herbs.find((l) => l.id === of) ?? herbs[0])
   const save = useMutation({

@@ -374,17 +374,6 @@ export const WAY: Record<Schemas['CourseRequest']['way'], string> = {
   ENEMA: 'as an enema',
 }
 
-export const PATTERN: Record<Schemas['PatternRequest']['kind'], { name: string; hint?: string }> = {
-  DAILY: { name: 'every day' },
-  CYCLE: { name: 'some days, then a pause' },
-  WEEKLY: { name: 'once a week', hint: 'on the day it begins' },
-  DAYS_PER_MONTH: { name: 'the first days of each month' },
-  EVERY_HOURS: { name: 'every so many hours', hint: 'day and night' },
-  AS_NEEDED: { name: 'as needed', hint: 'never more often than so many hours' },
-  SEASON: { name: 'every day of a season' },
-  DRAWN: { name: 'days with and without, drawn by lot', hint: 'to see whether it helps' },
-}
-
 export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   ML: 'mL',
   G: 'g',
@@ -397,6 +386,7 @@ export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   PEA: 'peas',
   HEAPED_TEASPOON: 'heaped teaspoons',
   BATCH: 'batches',
+  PIECE: 'pieces',
 }
 
 export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {

@@ -39,11 +39,14 @@ public class CourseTest extends InBrowser {
         exactly("At most a day", "3");
         assertThat(needed).containsText("12");
         choose("How often", "once a week");
-        exactly("Times a day", "1");
+        exactly("Times on such a day", "1");
         assertThat(needed).containsText("2");
         choose("How often", "every day");
-        exactly("Taper to half over the last", "2");
+        exactly("Taper off over the last", "2");
+        // To half, where nobody says how far.
         assertThat(needed).containsText("3");
+        exactly("Ending with", "10");
+        assertThat(needed).containsText("2.5");
         assertThat(main()).containsText("of dried meadowsweet on a full day");
         accessible("a course in drops, tapered");
         button("Start the course").click();
@@ -62,9 +65,45 @@ public class CourseTest extends InBrowser {
         assertThat(field("Counted out in")).hasText("cups");
     }
 
-    /** Teaspoons of a mixture to a cup, never fingertips; what is proposed is one amount, wherever it is said. */
+    /** On named days, from a few drops on: what is planned is what was said, on the card that goes with the bottle as well. */
     @Test
-    public void aTeaMixtureIsTakenByTheSpoonToACup() {
+    public void aCourseOnNamedDaysBeginsSmallAndSaysSoOnItsCard() {
+        go("/dosing/new");
+        choose("Person", "Tam Holm");
+        choose("Out of", "Meadowsweet tincture");
+        choose("Counted out in", "drops");
+        exactly("Each dose", "40");
+        exactly("Lasts", "28");
+        choose("How often", "on named days of the week");
+        Locator week = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("On"));
+        assertThat(pressed(week)).hasText(new String[] {"Mon", "Thu"});
+        week.getByRole(AriaRole.BUTTON, named("Thursday")).click();
+        week.getByRole(AriaRole.BUTTON, named("Sunday")).click();
+        assertThat(pressed(week)).hasText(new String[] {"Mon", "Sun"});
+        exactly("Times on such a day", "1");
+        exactly("Build up over the first", "3");
+        exactly("Beginning with", "10");
+        // Eight days of 2 mL, the first of 0.5 and the second of 1.25.
+        assertThat(section("What follows").locator("dd").first()).containsText("13.75");
+        accessible("a course on named days");
+        button("Start the course").click();
+        heading("Tam Holm: Meadowsweet tincture").waitFor();
+        assertThat(main()).containsText("every Monday, Sunday");
+        link("Dose card").click();
+        assertThat(main()).containsText("every Monday, Sunday, at most once a day");
+    }
+
+    private static Locator.GetByRoleOptions named(String name) {
+        return new Locator.GetByRoleOptions().setName(name);
+    }
+
+    private static Locator pressed(Locator week) {
+        return week.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true));
+    }
+
+    /** A cup is made as the card makes one; what is proposed is one amount, wherever it is said. */
+    @Test
+    public void aTeaMixtureIsTakenByTheCup() {
         go("/making/dry");
         button("leave herb 2 out").click();
         choose("Herb", "stinging nettle, leaf");
@@ -74,21 +113,41 @@ public class CourseTest extends InBrowser {
         page.waitForURL(Pattern.compile("/making/batches/"));
         go("/dosing/new?lot=" + page.url().replaceFirst(".*/", ""));
         choose("Person", "Tam Holm");
-        assertThat(main()).containsText("for one cup, made fresh; herb is reckoned at the heaviest");
+        assertThat(field("Counted out in")).hasText("cups");
         Locator take = page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .* each time$")));
-        Matcher said =
-                Pattern.compile("Take (.+) teaspoons \\((.+) g\\) each time").matcher(take.innerText());
+        Matcher said = Pattern.compile("Take (.+) cups? \\((.+) g\\) each time").matcher(take.innerText());
         org.assertj.core.api.Assertions.assertThat(said.matches())
                 .as(take.innerText())
                 .isTrue();
         take.click();
-        assertThat(field("Each dose, exactly")).hasValue(said.group(1));
-        assertThat(main()).containsText("That is " + said.group(2) + " g");
+        assertThat(field("Each dose, exactly")).hasValue("1");
+        assertThat(field("Herb to a cup, exactly")).hasValue(said.group(1));
+        assertThat(main())
+                .containsText("That is " + said.group(1) + " g; made fresh with " + said.group(1) + " g to a cup");
         assertThat(main()).containsText("within the card's");
         field("Counted out in").click();
-        assertThat(page.getByRole(AriaRole.OPTION)).hasCount(3);
-        accessible("a mixture by the spoon");
+        assertThat(page.getByRole(AriaRole.OPTION)).hasCount(4);
+        accessible("a mixture by the cup");
+    }
+
+    /** Nothing is made beforehand: the jar itself is what the week is planned from. */
+    @Test
+    public void aWeekOfTeaIsPlannedFromTheJar() {
+        go("/dosing/new");
+        choose("Person", "Tam Holm");
+        choose("Out of", "stinging nettle, leaf");
+        assertThat(field("Counted out in")).hasText("cups");
+        exactly("Herb to a cup", "2");
+        exactly("Each dose", "0.5");
+        assertThat(main()).containsText("That is 1 g; made fresh with 2 g to a cup of 200 mL");
+        exactly("Times a day", "1");
+        exactly("Lasts", "7");
+        assertThat(section("What follows").locator("dd").first()).containsText("7");
+        button("Start the course").click();
+        heading("Tam Holm: stinging nettle, leaf").waitFor();
+        assertThat(main()).containsText("a full dose is 0.5 cups made fresh with 2 g to a cup of 200 mL");
+        assertThat(main()).containsText("7 g in all");
     }
 
     @Test

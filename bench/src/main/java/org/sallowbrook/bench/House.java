@@ -126,7 +126,7 @@ public final class House {
                 + " from dosed d, (select * from course where status = 'RUNNING' and household_id = " + ilse
                 + " limit 1) c");
         execute(
-                "insert into dose_taken (id, household_id, course_id, on_day, slot, ml, ticked_by, ticked_at) select"
+                "insert into dose_taken (id, household_id, course_id, on_day, slot, amount, ticked_by, ticked_at) select"
                         + " md5('d' || d.id || day || slot)::uuid, " + ilse
                         + ", d.id, date '2026-07-14' - 30 * d.month - day, slot,"
                         + " 1, 'bench', now() - interval '1 day' from dosed d, generate_series(1, 30) day, generate_series(1, 3) slot");
@@ -173,7 +173,7 @@ public final class House {
         requests.put(
                 "A course checked",
                 "POST /api/dosing/courses/check " + """
-                {"id":"%s","personId":"%s","lotId":"%s","use":"minor joint pain","way":"MOUTH","perDoseMl":2,"timesPerDay":3,\
+                {"id":"%s","personId":"%s","lotId":"%s","use":"minor joint pain","way":"MOUTH","perDose":2,"unit":"mL","timesPerDay":3,\
                 "pattern":{"kind":"DAILY"},"courseDays":10,"startOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), person, bottle));
         requests.put(
                 "A leaf used as it is, checked",

@@ -20,6 +20,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.pattern.Cycle;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.herbarium.Herbarium;
@@ -31,10 +32,12 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.spirit.Blend;
 import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.server.herbarium.ShippedCards;
 
 /** The reckoning, each answer with its lines and findings, as the interface asks for it. */
@@ -139,7 +142,13 @@ public class ReckoningSpeed {
     @Benchmark
     public Course.Plan courseOfAYear() {
         return Course.plan(new Course.Request(
-                DAY, 3, 3, Course.Pattern.cycle(5, 2), new Course.Slope(0.5, 10), new Course.Slope(0.2, 10), 365));
+                DAY,
+                Amount.of(3, Unit.ML),
+                3,
+                new Cycle(5, 2),
+                new Course.Slope(0.5, 10),
+                new Course.Slope(0.2, 10),
+                365));
     }
 
     @Benchmark

@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.pattern.Cycle;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.household.Schools;
@@ -18,8 +19,10 @@ import org.sallowbrook.core.making.spirit.Pour;
 import org.sallowbrook.core.making.spirit.Spirits;
 import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.making.tincture.Tincture;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.Keeping;
 import org.testng.annotations.Test;
 
@@ -192,9 +195,9 @@ public class PropertiesTest {
             int taper = random.nextInt(onDays / 2 + 1);
             var plan = Course.plan(new Course.Request(
                     LocalDate.of(2026, 2, 20),
-                    3,
+                    Amount.of(3, Unit.ML),
                     2,
-                    Course.Pattern.cycle(on, off),
+                    new Cycle(on, off),
                     ramp == 0 ? null : new Course.Slope(0.25, ramp),
                     taper == 0 ? null : new Course.Slope(0.5, taper),
                     days));
@@ -203,20 +206,20 @@ public class PropertiesTest {
             double before = 0;
             int seen = 0;
             for (Course.Day day : plan.days()) {
-                assertThat(day.perDoseMl()).isBetween(0.0, 3.0);
-                assertThat(day.doses() == 0).isEqualTo(day.perDoseMl() == 0);
-                sum += day.doses() * day.perDoseMl();
+                assertThat(day.perDose().value()).isBetween(0.0, 3.0);
+                assertThat(day.doses() == 0).isEqualTo(day.perDose().value() == 0);
+                sum += day.doses() * day.perDose().value();
                 if (day.doses() > 0) {
                     seen++;
                     if (seen <= ramp) {
-                        assertThat(day.perDoseMl()).isGreaterThanOrEqualTo(before);
+                        assertThat(day.perDose().value()).isGreaterThanOrEqualTo(before);
                     } else if (seen > onDays - taper + 1) {
-                        assertThat(day.perDoseMl()).isLessThanOrEqualTo(before);
+                        assertThat(day.perDose().value()).isLessThanOrEqualTo(before);
                     }
-                    before = day.perDoseMl();
+                    before = day.perDose().value();
                 }
             }
-            assertThat(plan.totalMl()).isCloseTo(sum, within(1e-9));
+            assertThat(plan.total().value()).isCloseTo(sum, within(1e-9));
             assertThat(seen).isEqualTo(onDays);
         }
     }

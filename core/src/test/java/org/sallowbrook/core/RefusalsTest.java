@@ -9,6 +9,8 @@ import java.util.function.DoubleConsumer;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.dosing.pattern.Daily;
+import org.sallowbrook.core.dosing.pattern.EveryHours;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Henderson;
 import org.sallowbrook.core.drying.Weighing;
@@ -28,10 +30,12 @@ import org.sallowbrook.core.making.tincture.Formula;
 import org.sallowbrook.core.making.tincture.Percolation;
 import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.tincture.TwoExtractions;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.Keeping;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -127,12 +131,19 @@ public class RefusalsTest {
             door("person's weight", v -> new Person("p", 40, v, null, null, false, Set.of(), Set.of(), Set.of(), null)),
             door(
                     "course dose",
-                    v -> new Course.Request(LocalDate.of(2026, 1, 1), v, 1, Course.Pattern.daily(), null, null, 5)),
+                    v -> new Course.Request(
+                            LocalDate.of(2026, 1, 1), Amount.of(v, Unit.ML), 1, new Daily(), null, null, 5)),
             door(
                     "ramp",
                     v -> new Course.Request(
-                            LocalDate.of(2026, 1, 1), 1, 1, Course.Pattern.daily(), new Course.Slope(v, 2), null, 5)),
-            door("every hours", v -> Course.Pattern.everyHours(v)),
+                            LocalDate.of(2026, 1, 1),
+                            Amount.of(1, Unit.ML),
+                            1,
+                            new Daily(),
+                            new Course.Slope(v, 2),
+                            null,
+                            5)),
+            door("every hours", v -> new EveryHours(v, null)),
             door(
                     "intake",
                     v -> new DosingGate.Intake(

@@ -254,7 +254,7 @@ public class CaringTest extends ServerTest {
         Map<String, Object> body = new HashMap<>(chain.course(id(), chain.person, chain.bottle, 1));
         body.put("startOn", chain.today.plusDays(fromDay));
         body.put("courseDays", days);
-        body.put("perDoseMl", 0.05);
+        body.put("perDose", 0.05);
         body.put("timesPerDay", 1);
         body.put("use", "flushing of the urinary tract");
         if (follows != null) {

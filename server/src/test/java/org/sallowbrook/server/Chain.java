@@ -389,8 +389,10 @@ final class Chain {
                 lot,
                 "way",
                 "MOUTH",
-                "perDoseMl",
+                "perDose",
                 1,
+                "unit",
+                "mL",
                 "timesPerDay",
                 2,
                 "pattern",
@@ -399,6 +401,13 @@ final class Chain {
                 days,
                 "startOn",
                 today));
+    }
+
+    /** Tea made as it is drunk, of a jar of herb. */
+    Map<String, Object> cups(UUID id, String who, UUID jar, int days) {
+        Map<String, Object> body = course(id, who, jar, days);
+        body.putAll(Map.of("unit", "g", "countedIn", "CUP", "perCup", 1));
+        return body;
     }
 
     Map<String, Object> dose(int slot) {

@@ -342,20 +342,20 @@ public class GatesTest extends ServerTest {
         // More was swallowed than planned: kept as it was, and said.
         assertThat(ilse.post(
                                 "/api/dosing/courses/" + course + "/doses",
-                                Map.of("id", id(), "on", today(), "slot", 2, "ml", 1e6))
+                                Map.of("id", id(), "on", today(), "slot", 2, "amount", 1e6))
                         .expect(400)
                         .wrongFields())
-                .containsExactly("ml");
+                .containsExactly("amount");
         var more = ilse.post(
                         "/api/dosing/courses/" + course + "/doses",
-                        Map.of("id", id(), "on", today(), "slot", 2, "ml", 5))
+                        Map.of("id", id(), "on", today(), "slot", 2, "amount", 5))
                 .expect(422);
         assertThat(more.codes()).contains("MUCH_MORE_THAN_PLANNED");
         more = ilse.post(
                         "/api/dosing/courses/" + course + "/doses",
-                        Map.of("id", id(), "on", today(), "slot", 2, "ml", 5, "swallowed", true))
+                        Map.of("id", id(), "on", today(), "slot", 2, "amount", 5, "swallowed", true))
                 .expect(200);
-        assertThat(more.body().path("adherence").path("takenMl").asDouble()).isEqualTo(7);
+        assertThat(more.body().path("adherence").path("taken").asDouble()).isEqualTo(7);
         assertThat(more.codes()).contains("MORE_THAN_PLANNED");
     }
 

@@ -19,7 +19,7 @@ public class HelpTest extends ServerTest {
         String path = "/api/dosing/people/" + chain.person;
         ilse.post(
                         "/api/dosing/courses/" + chain.course + "/doses",
-                        Map.of("id", id(), "on", today(), "slot", 1, "ml", 1))
+                        Map.of("id", id(), "on", today(), "slot", 1, "amount", 1))
                 .expect(200);
         JsonNode help = ilse.get(path + "/help").expect(200).body();
         JsonNode taken = help.path("taken").get(0);

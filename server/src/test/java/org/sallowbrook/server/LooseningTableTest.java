@@ -777,7 +777,7 @@ public class LooseningTableTest extends ServerTest {
                 .expect(200);
         ilse.post(
                         "/api/dosing/courses/" + chain.course + "/doses",
-                        Map.of("id", id(), "on", today(), "slot", 1, "ml", 15, "swallowed", true))
+                        Map.of("id", id(), "on", today(), "slot", 1, "amount", 15, "swallowed", true))
                 .expect(200);
         // Out of the bottle without a course, more than is said to be in it.
         Map<String, Object> drunk = chain.direct(id(), "lotId", chain.bottle, "SWALLOWED", null);

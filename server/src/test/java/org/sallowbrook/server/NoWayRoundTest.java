@@ -36,6 +36,7 @@ public class NoWayRoundTest extends ServerTest {
         FILL,
         GIVE,
         COURSE,
+        TEA_OF_THE_JAR,
         DOSE,
         CHEWED,
         EATEN,
@@ -126,6 +127,7 @@ public class NoWayRoundTest extends ServerTest {
             bite.put("forTrial", true);
             return as.post("/api/dosing/direct", bite);
         });
+        PATHS.put(Path.TEA_OF_THE_JAR, (c, as) -> as.post("/api/dosing/courses", c.cups(id(), c.person, c.jar, 1)));
         PATHS.put(Path.CHEWED, (c, as) -> as.post("/api/dosing/direct", c.direct(id(), "lotId", c.jar, "CHEWED", 0.5)));
         PATHS.put(
                 Path.TEA,
@@ -299,7 +301,7 @@ public class NoWayRoundTest extends ServerTest {
         Chain chain = shared();
         Client who = as(member);
         become(chain, Map.of(field, value));
-        for (Path path : List.of(Path.COURSE, Path.DOSE, Path.CHEWED, Path.EATEN, Path.TRIED)) {
+        for (Path path : List.of(Path.COURSE, Path.TEA_OF_THE_JAR, Path.DOSE, Path.CHEWED, Path.EATEN, Path.TRIED)) {
             var answer = PATHS.get(path).apply(chain, who);
             assertThat(answer.status()).as(path + " " + answer.words()).isEqualTo(422);
             assertThat(answer.codes())

@@ -178,7 +178,7 @@ public class StruckOutTest extends ServerTest {
         String course = "/api/dosing/courses/" + own.course;
         double full = get("/api/shelf/lots/" + own.bottle).path("remaining").asDouble();
         // A slipped decimal point is asked about before it is recorded.
-        assertThat(ilse.post(course + "/doses", Map.of("id", id(), "on", today(), "slot", 1, "ml", 0.01))
+        assertThat(ilse.post(course + "/doses", Map.of("id", id(), "on", today(), "slot", 1, "amount", 0.01))
                         .expect(422)
                         .toString())
                 .contains("UNLIKELY_DOSE");
@@ -191,7 +191,7 @@ public class StruckOutTest extends ServerTest {
         assertThat(get("/api/shelf/lots/" + own.bottle).path("remaining").asDouble())
                 .isCloseTo(full, within(1e-9));
         assertThat(get(course).path("taken").size()).isZero();
-        assertThat(get(course).at("/adherence/takenMl").asDouble()).isZero();
+        assertThat(get(course).at("/adherence/taken").asDouble()).isZero();
         // Taken after all, in the same place of the day.
         ilse.post(course + "/doses", Map.of("id", id(), "on", today(), "slot", 1))
                 .expect(200);

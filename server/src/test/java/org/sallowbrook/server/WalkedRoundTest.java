@@ -332,7 +332,7 @@ public class WalkedRoundTest extends ServerTest {
         ilse.post("/api/dosing/courses", chain.course(id, person, chain.bottle, 10))
                 .expect(200);
         Map<String, Object> dose = new HashMap<>(chain.dose(1));
-        dose.put("ml", 1.4);
+        dose.put("amount", 1.4);
         ilse.post("/api/dosing/courses/" + id + "/doses", dose).expect(200);
         int version =
                 ilse.get("/api/dosing/courses/" + id).body().path("version").asInt();
@@ -354,7 +354,7 @@ public class WalkedRoundTest extends ServerTest {
         double high = 500;
         while (high - low > 0.002) {
             double middle = (low + high) / 2;
-            course.put("perDoseMl", middle);
+            course.put("perDose", middle);
             boolean above = ilse.post("/api/dosing/courses/check", course)
                     .expect(200)
                     .codes()

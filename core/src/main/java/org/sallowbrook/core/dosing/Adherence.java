@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Words;
 
@@ -17,48 +17,45 @@ public final class Adherence {
     private static final double GULPED = 0.5;
 
     /**
-     * @param ml what was really swallowed
+     * @param amount what was really swallowed
      * @param overMinutes how slowly; null where nobody said
      */
-    public record Taken(LocalDate on, double ml, @Nullable Integer overMinutes) {
-        public Taken {
-            Checks.begin().notNegative("ml", ml).done();
-        }
-
-        public Taken(LocalDate on, double ml) {
-            this(on, ml, null);
+    public record Taken(
+            LocalDate on, Amount amount, @Nullable Integer overMinutes) {
+        public Taken(LocalDate on, Amount amount) {
+            this(on, amount, null);
         }
     }
 
     /** @param missedDays planned days before the last one, which is not over, on which nothing was taken */
-    public record Result(double plannedMl, double takenMl, int missedDays, List<Finding> findings) {}
+    public record Result(Amount planned, Amount taken, int missedDays, List<Finding> findings) {}
 
     private Adherence() {}
 
     /** @param overMinutes how slowly a dose is to be drunk; null where it does not matter */
     public static Result compare(Course.Plan plan, @Nullable Integer overMinutes, List<Taken> taken, LocalDate until) {
-        Map<LocalDate, Double> byDay = new TreeMap<>();
-        taken.stream().filter(t -> !t.on().isAfter(until)).forEach(t -> byDay.merge(t.on(), t.ml(), Double::sum));
-        double planned = 0;
+        Map<LocalDate, Amount> byDay = new TreeMap<>();
+        taken.stream().filter(t -> !t.on().isAfter(until)).forEach(t -> byDay.merge(t.on(), t.amount(), Amount::plus));
+        Amount nothing = plan.total().times(0);
+        Amount planned = nothing;
         int missed = 0;
         LocalDate over = null;
         for (Course.Day day : plan.days()) {
             if (day.date().isAfter(until)) {
                 break;
             }
-            double wanted = day.doses() * day.perDoseMl();
-            double got = byDay.getOrDefault(day.date(), 0.0);
-            planned += wanted;
-            missed += wanted > 0 && got == 0 && day.date().isBefore(until) ? 1 : 0;
-            over = over == null && got > wanted * (1 + 1e-9) + 1e-9 ? day.date() : over;
+            Amount wanted = day.total();
+            Amount got = byDay.getOrDefault(day.date(), nothing);
+            planned = planned.plus(wanted);
+            missed += wanted.value() > 0 && got.value() == 0 && day.date().isBefore(until) ? 1 : 0;
+            over = over == null && !wanted.covers(got) ? day.date() : over;
         }
-        double sum = byDay.values().stream().mapToDouble(Double::doubleValue).sum();
+        Amount sum = byDay.values().stream().reduce(nothing, Amount::plus);
         List<Finding> findings = new ArrayList<>();
         if (over != null) {
             findings.add(Finding.warn(
                     "MORE_THAN_PLANNED",
-                    "On " + Words.day(over) + " more was taken than planned: " + Words.millilitres(byDay.get(over))
-                            + ".",
+                    "On " + Words.day(over) + " more was taken than planned: " + byDay.get(over) + ".",
                     "Go back to the plan; do not make up for missed doses."));
         }
         long gulped = taken.stream()

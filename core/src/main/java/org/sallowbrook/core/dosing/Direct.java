@@ -75,6 +75,27 @@ public final class Direct {
                 java.util.Set.of());
     }
 
+    /** A jar or a harvest as something that is taken by the gram, reckoned as if all of it were dried herb: the larger end. */
+    public static Product byTheGram(Product lot) {
+        return lot.driedGPerUnit() != null
+                ? lot
+                : new Product(
+                        lot.name(),
+                        lot.route(),
+                        lot.herbs(),
+                        Interval.exactly(1),
+                        lot.strength(),
+                        lot.bestBefore(),
+                        lot.state(),
+                        lot.traits(),
+                        lot.drawn());
+    }
+
+    /** A jar of dried herb as the tea that is made of it cup by cup; anything else as it is. */
+    public static Product asTea(Product product) {
+        return product.drawn() == Product.Drawn.NOT_YET ? byTheGram(product).drawn(Product.Drawn.WATER) : product;
+    }
+
     /**
      * Beside the gates of any product.
      *

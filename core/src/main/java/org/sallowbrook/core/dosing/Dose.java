@@ -49,11 +49,13 @@ public final class Dose {
         /** Of a powder or a tea mixture; never of a liquid. */
         HEAPED_TEASPOON,
         /** All that was made at once: a wash, a bath, a poultice. */
-        BATCH
+        BATCH,
+        /** One of what comes in pieces: a cube of frozen tea. */
+        PIECE
     }
 
     /**
-     * @param driedEquivalentGPerMl of dried herb in 1 mL, or in 1 g of what is weighed
+     * @param driedGPerUnit grams of dried herb in one of the product's own unit
      * @param dropsPerMl counted on this dropper; null when not
      * @param densityGPerMl needed for a dose in grams
      * @param teaspoonMl the household's; null for 5 mL
@@ -62,7 +64,7 @@ public final class Dose {
      * @param weighed whether the product is counted in grams, a powder; its doses are then in grams
      */
     public record Measured(
-            Interval driedEquivalentGPerMl,
+            Interval driedGPerUnit,
             Strength strength,
             @Nullable Double dropsPerMl,
             @Nullable Double densityGPerMl,
@@ -71,19 +73,18 @@ public final class Dose {
             @Nullable Double squirtMl,
             boolean weighed) {
         public Measured(
-                Interval driedEquivalentGPerMl,
+                Interval driedGPerUnit,
                 Strength strength,
                 @Nullable Double dropsPerMl,
                 @Nullable Double densityGPerMl,
                 @Nullable Double teaspoonMl,
                 @Nullable Double cupMl,
                 @Nullable Double squirtMl) {
-            this(driedEquivalentGPerMl, strength, dropsPerMl, densityGPerMl, teaspoonMl, cupMl, squirtMl, false);
+            this(driedGPerUnit, strength, dropsPerMl, densityGPerMl, teaspoonMl, cupMl, squirtMl, false);
         }
 
         public Measured {
-            Checks checks =
-                    Checks.begin().notNegative("product.driedEquivalentGPerMl.low", driedEquivalentGPerMl.low());
+            Checks checks = Checks.begin().notNegative("product.driedEquivalentGPerMl.low", driedGPerUnit.low());
             if (dropsPerMl != null) {
                 checks.range("product.dropsPerMl", dropsPerMl, 5, 100);
             }
@@ -103,8 +104,8 @@ public final class Dose {
         }
 
         /** A product of which nothing was calibrated. */
-        public static Measured plain(Interval driedEquivalentGPerMl, Strength strength) {
-            return new Measured(driedEquivalentGPerMl, strength, null, null, null, null, null);
+        public static Measured plain(Interval driedGPerUnit, Strength strength) {
+            return new Measured(driedGPerUnit, strength, null, null, null, null, null);
         }
 
         /** A powder, or whatever else is weighed; without spirit. */
@@ -153,9 +154,9 @@ public final class Dose {
                             "product.densityGPerMl",
                             "is needed for a dose in grams")
                     .that(
-                            unit != Unit.HEAPED_TEASPOON && unit != Unit.BATCH,
+                            unit != Unit.HEAPED_TEASPOON && unit != Unit.BATCH && unit != Unit.PIECE,
                             "perDose.unit",
-                            "is for a powder or a whole batch; say how much of it that is")
+                            "is for a powder, a piece or a whole batch; say how much of it that is")
                     .that(
                             unit == Unit.G || !product.weighed(),
                             "perDose.unit",
@@ -205,7 +206,7 @@ public final class Dose {
         Because because = new Because();
         Measured product = request.product();
         Interval amount = inOwnUnit(request, findings);
-        Interval equivalent = product.driedEquivalentGPerMl();
+        Interval equivalent = product.driedGPerUnit();
         Interval perDose = Interval.of(amount.low() * equivalent.low(), amount.high() * equivalent.high());
         Interval perDay = perDose.times(request.timesPerDay());
         because.equation(
@@ -266,13 +267,13 @@ public final class Dose {
     }
 
     /**
-     * What a child would be given by a household's school; rounded down to 0.1 mL.
+     * What a child would be given by a household's school, in the unit of the grown-up's dose; rounded down to a tenth.
      *
-     * @return mL; null where the school refers, or its rule does not apply or lacks a weight or height
+     * @return null where the school refers, or its rule does not apply or lacks a weight or height
      */
-    public static @Nullable Double childMl(double adultMl, ChildRules rules, School school) {
+    public static @Nullable Double forChild(double adult, ChildRules rules, School school) {
         Checks.begin()
-                .positive("adultMl", adultMl)
+                .positive("adult", adult)
                 .that(school.question() == Question.CHILD_DOSE, "school", "must be one of child doses")
                 .done();
         Double fraction = switch (school) {
@@ -281,7 +282,7 @@ public final class Dose {
             case CHILD_BY_SURFACE -> rules.surface();
             default -> null;
         };
-        return fraction == null ? null : (Double) (Math.floor(adultMl * fraction * 10 + 1e-9) / 10);
+        return fraction == null ? null : (Double) (Math.floor(adult * fraction * 10 + 1e-9) / 10);
     }
 
     /**
@@ -289,27 +290,27 @@ public final class Dose {
      *
      * @param rule its name
      * @param fraction null where it does not apply, or a weight or height is lacking
-     * @param ml rounded down to 0.1 mL; null as the fraction
+     * @param perDose in the product's own unit, rounded down to a tenth; null as the fraction
      */
     public record ByRule(
             String rule,
             @Nullable Double fraction,
-            @Nullable Double ml) {}
+            @Nullable Double perDose) {}
 
     /** Side by side, for whoever must decide; none under two years and none for a grown-up. */
-    public static List<ByRule> sideBySide(double adultMl, Taker child) {
-        Checks.begin().positive("adultMl", adultMl).done();
+    public static List<ByRule> sideBySide(double adult, Taker child) {
+        Checks.begin().positive("adult", adult).done();
         ChildRules rules = childRules(child, new ArrayList<>());
         return List.of(
-                byRule("by weight, weight / 68 (Clark)", rules.clark(), adultMl),
-                byRule("by age, age / (age + 12) (Young)", rules.young(), adultMl),
-                byRule("by age at the next birthday / 24 (Cowling)", rules.cowling(), adultMl),
-                byRule("by surface of the body / 1.73 m² (Mosteller)", rules.surface(), adultMl));
+                byRule("by weight, weight / 68 (Clark)", rules.clark(), adult),
+                byRule("by age, age / (age + 12) (Young)", rules.young(), adult),
+                byRule("by age at the next birthday / 24 (Cowling)", rules.cowling(), adult),
+                byRule("by surface of the body / 1.73 m² (Mosteller)", rules.surface(), adult));
     }
 
-    private static ByRule byRule(String rule, @Nullable Double fraction, double adultMl) {
+    private static ByRule byRule(String rule, @Nullable Double fraction, double adult) {
         return new ByRule(
-                rule, fraction, fraction == null ? null : (Double) (Math.floor(adultMl * fraction * 10 + 1e-9) / 10));
+                rule, fraction, fraction == null ? null : (Double) (Math.floor(adult * fraction * 10 + 1e-9) / 10));
     }
 
     private static @Nullable Double smaller(@Nullable Double a, @Nullable Double b) {
@@ -329,7 +330,7 @@ public final class Dose {
             case G -> Interval.exactly(product.weighed() ? amount : amount / product.densityGPerMl());
             case FINGERTIP -> Interval.exactly(amount * DoseUnits.FINGERTIP_G / product.densityGPerMl());
             case PEA -> Interval.exactly(amount * DoseUnits.FINGERTIP_G / 2 / product.densityGPerMl());
-            case HEAPED_TEASPOON, BATCH -> throw new IllegalStateException("refused at the door");
+            case HEAPED_TEASPOON, BATCH, PIECE -> throw new IllegalStateException("refused at the door");
             case DROP -> {
                 if (product.dropsPerMl() != null) {
                     yield Interval.exactly(amount / product.dropsPerMl());

@@ -1,8 +1,8 @@
 package org.sallowbrook.core.dosing;
 
 import java.util.Optional;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
-import org.sallowbrook.core.measure.Words;
 
 /** Whether an amount said to have been taken is likely to have been typed rightly; too much is the gates' concern. */
 public final class DoseCheck {
@@ -13,16 +13,15 @@ public final class DoseCheck {
     private DoseCheck() {}
 
     /**
-     * @param taken   in the product's unit, above 0
-     * @param planned what the course has for this dose, in the same unit
+     * @param planned what the course has for this dose
      */
-    public static Optional<Finding> of(double taken, double planned) {
-        if (!(taken > 0 && taken < UNLIKELY * planned)) {
+    public static Optional<Finding> of(Amount taken, Amount planned) {
+        if (taken.value() == 0 || !planned.times(UNLIKELY).moreThan(taken)) {
             return Optional.empty();
         }
         return Optional.of(Finding.warn(
                 "UNLIKELY_DOSE",
-                Words.figure(taken) + " is less than a quarter of the " + Words.figure(planned) + " planned.",
+                taken + " is less than a quarter of the " + planned + " planned.",
                 "Look whether it was typed rightly; if so, say why it was so little."));
     }
 }

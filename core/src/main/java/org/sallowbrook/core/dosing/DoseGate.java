@@ -48,14 +48,14 @@ final class DoseGate {
             return;
         }
         List<Taking> all = new ArrayList<>(c.intake.others());
-        Interval equivalent = c.product.driedEquivalentGPerMl();
+        Interval equivalent = c.product.driedGPerUnit();
         for (Product.Herb herb : c.product.herbs()) {
             all.add(new Taking(
                     herb.taxon(),
                     herb.part(),
                     equivalent == null
                             ? null
-                            : (Double) (c.intake.mostMlPerDay() * equivalent.high() * herb.fraction())));
+                            : (Double) (c.intake.mostPerDay() * equivalent.high() * herb.fraction())));
         }
         c.findings.addAll(ConstituentSum.check(all, c.person.weightKg()));
     }
@@ -65,7 +65,7 @@ final class DoseGate {
         if (!c.byMouth()) {
             return;
         }
-        Interval equivalent = c.product.driedEquivalentGPerMl();
+        Interval equivalent = c.product.driedGPerUnit();
         DoseRange range = range(herb).orElse(null);
         if (range == null || equivalent == null) {
             c.stop(
@@ -75,12 +75,12 @@ final class DoseGate {
                     "Ask a pharmacist or registered herbalist.");
             return;
         }
-        double perDay = c.intake.mostMlPerDay() * equivalent.high() * herb.fraction()
+        double perDay = c.intake.mostPerDay() * equivalent.high() * herb.fraction()
                 + c.intake.others().stream()
                         .filter(o -> o.taxon().id().equals(herb.taxon().id()) && o.driedGPerDay() != null)
                         .mapToDouble(Taking::driedGPerDay)
                         .sum();
-        double perDose = c.intake.mostMlPerDose() * equivalent.high() * herb.fraction();
+        double perDose = c.intake.mostPerDose() * equivalent.high() * herb.fraction();
         if (perDose > SINGLE_SHARE * range.driedGPerDay().high() * (1 + 1e-9)) {
             c.stop(
                     "SINGLE_DOSE_TOO_LARGE",
@@ -123,7 +123,9 @@ final class DoseGate {
 
     /** What a source says of a tea it does not say of a tincture; the dried herb in it is all that can be compared. */
     private void otherForm(Product.Herb herb, DoseRange range) {
-        if (c.product.drawn() != null && c.product.drawn() != drawn(range.form())) {
+        if (c.product.drawn() != null
+                && c.product.drawn() != Product.Drawn.NOT_YET
+                && c.product.drawn() != drawn(range.form())) {
             c.findings.add(Finding.note(
                     "OTHER_FORM",
                     "The card's dose of " + herb.taxon().commonName() + " is that of a " + range.form()
@@ -192,10 +194,10 @@ final class DoseGate {
                     "It holds alcohol, and what a child bears goes by weight; " + c.person.name() + "'s is not known.",
                     "Enter the weight, or use a tea.");
         }
-        if (c.intake.mostMlPerDose() > 0) {
+        if (c.intake.mostPerDose() > 0) {
             Dose.Result dose = Dose.reckon(new Dose.Request(
                     Dose.Measured.plain(Interval.exactly(0), strength),
-                    c.intake.mostMlPerDose(),
+                    c.intake.mostPerDose(),
                     Dose.Unit.ML,
                     1,
                     Interval.exactly(0),

@@ -1,11 +1,13 @@
 package org.sallowbrook.core.dosing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.vessel.BulkDensity;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Checks;
@@ -36,6 +38,9 @@ public final class DoseUnits {
     /** The most that ground herb weighs as it lies in a spoon, g per mL; a working figure of this tool. */
     private static final double POWDER_G_PER_ML = 0.6;
 
+    /** More dried herb than this is never meant for one cup, g; a working figure of this tool. */
+    private static final double MOST_PER_CUP_G = 50;
+
     /** Below this a drink counts as without alcohol, share by volume. */
     private static final double NO_ALCOHOL = 0.005;
 
@@ -53,6 +58,40 @@ public final class DoseUnits {
         public static final Kit UNMEASURED = new Kit(null, null, null, null, null);
     }
 
+    /** A cup of tea made as it is drunk. @param herbG dried */
+    public record Cup(double herbG, double volumeMl) {
+        public Cup {
+            Checks.begin()
+                    .that(isACupful(herbG), "perCup", "must be above 0 and at most " + Words.grams(MOST_PER_CUP_G))
+                    .positive("cupMl", volumeMl)
+                    .done();
+        }
+    }
+
+    /**
+     * How a cup of it is made: with what somebody says; else as the card of the plant that is most of it makes one; else with
+     * what is proposed at a time. In this household's cup, where it was measured, else in the card's.
+     *
+     * @param saidG null where nobody says
+     * @param proposedG a dose by the card; null where there is none
+     * @return null where nothing is known of it
+     */
+    public static @Nullable Cup cup(Product product, Kit kit, @Nullable Double saidG, @Nullable Double proposedG) {
+        Taxon.TeaAdvice card = product.herbs().stream()
+                .max(Comparator.comparingDouble(Product.Herb::fraction))
+                .flatMap(h -> h.taxon().usedPart(h.part()))
+                .map(Taxon.UsedPart::tea)
+                .orElse(null);
+        double volume = kit.cupMl() != null ? kit.cupMl() : card != null ? card.cupMl() : Dose.CUP_ML;
+        if (saidG != null) {
+            return new Cup(saidG, volume);
+        }
+        if (card != null) {
+            return new Cup(card.gramsPerCup() * volume / card.cupMl(), volume);
+        }
+        return proposedG != null && isACupful(proposedG) ? new Cup(proposedG, volume) : null;
+    }
+
     /** @param each one of it in the product's own unit, mL or g */
     public record Offered(Dose.Unit unit, double each, String words) {}
 
@@ -64,14 +103,33 @@ public final class DoseUnits {
      * @param strength of alcohol, 0 to 1
      * @param batch how much of it was made, in its own unit, above 0
      * @param parts of plants that are in it
+     * @param cup of tea made of it; null where nobody knows how one is made
+     * @param spoonG what a level teaspoon of this very lot weighed; null where nobody weighed one
+     * @param piece what one piece of it holds, in its own unit; null for what is not in pieces
      */
-    public record Given(LotForm form, DosingGate.Way way, double strength, double batch, Set<Taxon.Part> parts) {
+    public record Given(
+            LotForm form,
+            DosingGate.Way way,
+            double strength,
+            double batch,
+            Set<Taxon.Part> parts,
+            @Nullable Cup cup,
+            @Nullable Double spoonG,
+            @Nullable Double piece) {
         public Given {
-            Checks.begin()
-                    .range("strength", strength, 0, 1)
-                    .positive("batch", batch)
-                    .done();
+            Checks checks = Checks.begin().range("strength", strength, 0, 1).positive("batch", batch);
+            if (piece != null) {
+                checks.positive("piece", piece);
+            }
+            if (spoonG != null) {
+                checks.positive("spoonG", spoonG);
+            }
+            checks.done();
             parts = Set.copyOf(parts);
+        }
+
+        public Given(LotForm form, DosingGate.Way way, double strength, double batch, Set<Taxon.Part> parts) {
+            this(form, way, strength, batch, parts, null, null, null);
         }
 
         private boolean swallowed() {
@@ -85,6 +143,11 @@ public final class DoseUnits {
                     .max()
                     .orElse(BulkDensity.general(null, false).high());
         }
+    }
+
+    /** Whether so much dried herb, in grams, can be meant for one cup. */
+    private static boolean isACupful(double herbG) {
+        return herbG > 0 && herbG <= MOST_PER_CUP_G;
     }
 
     /** In the order in which they are offered: the first is the product's own. */
@@ -103,16 +166,13 @@ public final class DoseUnits {
                                 "about a quarter of a gram, for as much skin as one hand covers"));
             case POWDER ->
                 given.swallowed()
-                        ? spoons(kit, POWDER_G_PER_ML, "stirred in water; powder is reckoned at the heaviest")
+                        ? spoons(given, kit, POWDER_G_PER_ML, "stirred in water", "powder")
                         : List.of(scale(), whole(given));
-            case TEA_MIXTURE ->
-                given.swallowed()
-                        ? spoons(kit, given.heaviestCut(), "for one cup, made fresh; herb is reckoned at the heaviest")
-                        : List.of(scale(), whole(given));
+            case TEA_MIXTURE -> given.swallowed() ? cups(given, kit) : List.of(scale(), whole(given));
+            case HERB -> given.swallowed() ? cups(given, kit) : List.of(scale());
             case POULTICE -> List.of(whole(given), scale());
             case WASH -> List.of(whole(given), glass(), spoon(Dose.Unit.CUP, kit.cupMl(), Dose.CUP_ML));
             case PLANT,
-                    HERB,
                     HONEY,
                     WAX,
                     SUGAR,
@@ -128,7 +188,16 @@ public final class DoseUnits {
                         glass(),
                         spoon(Dose.Unit.TEASPOON, kit.teaspoonMl(), Dose.TEASPOON_ML),
                         spoon(Dose.Unit.TABLESPOON, kit.tablespoonMl(), Dose.TABLESPOON_ML));
-            case TEA, ICE_CUBES ->
+            case ICE_CUBES ->
+                given.piece() == null
+                        ? List.of(glass())
+                        : List.of(
+                                glass(),
+                                new Offered(
+                                        Dose.Unit.PIECE,
+                                        given.piece(),
+                                        "one cube, of " + Words.millilitres(given.piece()) + " before it froze"));
+            case TEA ->
                 List.of(
                         glass(),
                         spoon(Dose.Unit.TEASPOON, kit.teaspoonMl(), Dose.TEASPOON_ML),
@@ -182,24 +251,53 @@ public final class DoseUnits {
         return new Offered(Dose.Unit.BATCH, given.batch(), "all that was made at once");
     }
 
-    /** Level and heaped teaspoons of what is weighed. */
-    private static List<Offered> spoons(Kit kit, double heaviestGPerMl, String how) {
-        double level = (kit.teaspoonMl() == null ? Dose.TEASPOON_ML : kit.teaspoonMl()) * heaviestGPerMl;
+    /** Cups of a tea that is made as it is drunk, and the spoons it is measured with. */
+    private static List<Offered> cups(Given given, Kit kit) {
+        List<Offered> spoons = spoons(given, kit, given.heaviestCut(), "for tea", "herb");
+        Offered heaped = spoons.get(spoons.size() - 1);
+        Cup cup = given.cup() != null
+                ? given.cup()
+                : new Cup(heaped.each(), kit.cupMl() == null ? Dose.CUP_ML : kit.cupMl());
+        List<Offered> offered = new ArrayList<>(spoons);
+        offered.add(
+                1,
+                new Offered(
+                        Dose.Unit.CUP,
+                        cup.herbG(),
+                        "made fresh with " + Words.grams(cup.herbG()) + " to a cup of "
+                                + Words.millilitres(cup.volumeMl())));
+        return offered;
+    }
+
+    /** By the scale, and in level and heaped teaspoons; as one of this lot weighed, else at the heaviest. */
+    private static List<Offered> spoons(Given given, Kit kit, double heaviestGPerMl, String how, String what) {
+        Double weighed = given.spoonG();
+        double level = weighed != null
+                ? weighed
+                : (kit.teaspoonMl() == null ? Dose.TEASPOON_ML : kit.teaspoonMl()) * heaviestGPerMl;
+        String known = weighed != null ? "; one of it was weighed here" : "; " + what + " is reckoned at the heaviest";
         double heaps =
                 Objects.requireNonNull(HouseMeasure.HEAPED_TEASPOON.volumeMl()).high() / Dose.TEASPOON_ML;
         return List.of(
                 scale(),
-                new Offered(Dose.Unit.TEASPOON, level, "level, " + how + ", " + Words.grams(level)),
-                new Offered(Dose.Unit.HEAPED_TEASPOON, level * heaps, how + ", " + Words.grams(level * heaps)));
+                new Offered(Dose.Unit.TEASPOON, level, "level, " + how + known + ", " + Words.grams(level)),
+                new Offered(Dose.Unit.HEAPED_TEASPOON, level * heaps, how + known + ", " + Words.grams(level * heaps)));
+    }
+
+    /** The unit somebody would use for so much of it. */
+    public static Dose.Unit usual(Given given, double amount) {
+        return given.piece() != null ? Dose.Unit.PIECE : usual(given.form(), given.way(), amount);
     }
 
     /** The unit somebody would use for so much of it: cups of a tea, spoons of a powder or honey, else its own. */
-    public static Dose.Unit usual(LotForm form, DosingGate.Way way, double amount) {
+    static Dose.Unit usual(LotForm form, DosingGate.Way way, double amount) {
         return switch (form) {
             case SALVE, CREAM -> Dose.Unit.FINGERTIP;
             case POULTICE -> Dose.Unit.BATCH;
             case WASH -> way == DosingGate.Way.MOUTH ? Dose.Unit.ML : Dose.Unit.BATCH;
-            case POWDER, TEA_MIXTURE -> way == DosingGate.Way.MOUTH ? Dose.Unit.TEASPOON : Dose.Unit.BATCH;
+            case POWDER -> way == DosingGate.Way.MOUTH ? Dose.Unit.TEASPOON : Dose.Unit.BATCH;
+            case TEA_MIXTURE -> way == DosingGate.Way.MOUTH ? Dose.Unit.CUP : Dose.Unit.BATCH;
+            case HERB -> way == DosingGate.Way.MOUTH ? Dose.Unit.CUP : Dose.Unit.G;
             case HERBAL_HONEY, SYRUP, OXYMEL -> Dose.Unit.TEASPOON;
             case TEA -> amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
             default -> form.unit() == Unit.G ? Dose.Unit.G : Dose.Unit.ML;
@@ -221,7 +319,7 @@ public final class DoseUnits {
     public static double countable(double amount, Offered in, @Nullable Interval card) {
         Checks.begin().positive("amount", amount).done();
         double part = switch (in.unit()) {
-            case DROP, SQUIRT -> 1;
+            case DROP, SQUIRT, PIECE -> 1;
             case TEASPOON, HEAPED_TEASPOON, TABLESPOON, CUP, BATCH -> 0.25;
             case FINGERTIP, PEA -> 0.5;
             case ML, G -> 0.1;
@@ -257,6 +355,7 @@ public final class DoseUnits {
                     case FINGERTIP -> one ? "fingertip" : "fingertips";
                     case HEAPED_TEASPOON -> one ? "heaped teaspoon" : "heaped teaspoons";
                     case PEA -> one ? "pea" : "peas";
+                    case PIECE -> one ? "piece" : "pieces";
                     case BATCH -> one ? "batch" : "batches";
                 };
     }

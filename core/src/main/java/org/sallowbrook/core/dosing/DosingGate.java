@@ -35,8 +35,8 @@ public final class DosingGate {
 
     /**
      * @param use what it is taken for, in the card's words; null when not said
-     * @param mostMlPerDose the largest single dose; 0 on the skin
-     * @param mostMlPerDay the largest day
+     * @param mostPerDose the largest single dose; 0 on the skin
+     * @param mostPerDay the largest day
      * @param others everything else the person takes by mouth: other courses, food, nibbling
      * @param trialDone whether this person had a first small trial of every plant in it
      * @param forTrial whether this is that trial
@@ -49,8 +49,8 @@ public final class DosingGate {
     public record Intake(
             Way way,
             @Nullable String use,
-            double mostMlPerDose,
-            double mostMlPerDay,
+            double mostPerDose,
+            double mostPerDay,
             int courseDays,
             List<Taking> others,
             boolean trialDone,
@@ -62,8 +62,8 @@ public final class DosingGate {
             Set<String> answered) {
         public Intake {
             Checks.begin()
-                    .notNegative("mostMlPerDose", mostMlPerDose)
-                    .notNegative("mostMlPerDay", mostMlPerDay)
+                    .notNegative("mostPerDose", mostPerDose)
+                    .notNegative("mostPerDay", mostPerDay)
                     .range("courseDays", courseDays, 1, Course.MOST_DAYS)
                     .that(daysBefore >= 0, "daysBefore", "must be at least 0")
                     .done();
@@ -75,8 +75,8 @@ public final class DosingGate {
         public Intake(
                 Way way,
                 @Nullable String use,
-                double mostMlPerDose,
-                double mostMlPerDay,
+                double mostPerDose,
+                double mostPerDay,
                 int courseDays,
                 List<Taking> others,
                 boolean trialDone,
@@ -88,8 +88,8 @@ public final class DosingGate {
             this(
                     way,
                     use,
-                    mostMlPerDose,
-                    mostMlPerDay,
+                    mostPerDose,
+                    mostPerDay,
                     courseDays,
                     others,
                     trialDone,
@@ -102,12 +102,12 @@ public final class DosingGate {
         }
 
         /** By mouth, beside nothing else, tried before. */
-        public static Intake mouth(double mostMlPerDose, double mostMlPerDay, int courseDays) {
+        public static Intake mouth(double mostPerDose, double mostPerDay, int courseDays) {
             return new Intake(
                     Way.MOUTH,
                     null,
-                    mostMlPerDose,
-                    mostMlPerDay,
+                    mostPerDose,
+                    mostPerDay,
                     courseDays,
                     List.of(),
                     true,
@@ -221,10 +221,10 @@ public final class DosingGate {
             }
             return;
         }
-        Interval equivalent = c.product.driedEquivalentGPerMl();
+        Interval equivalent = c.product.driedGPerUnit();
         for (Product.Herb herb : c.product.herbs()) {
             // Of what nobody knows the water of, the larger end: as if all of it were dried herb.
-            double dried = c.intake.mostMlPerDay() * (equivalent == null ? 1 : equivalent.high()) * herb.fraction();
+            double dried = c.intake.mostPerDay() * (equivalent == null ? 1 : equivalent.high()) * herb.fraction();
             // Many small ones in a day are no small one.
             if (!c.intake.trialDone()) {
                 dried += c.intake.others().stream()

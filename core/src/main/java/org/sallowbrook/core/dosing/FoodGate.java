@@ -32,15 +32,15 @@ final class FoodGate {
                     "Known as food: " + food.what() + ".",
                     food.limit().isEmpty() ? "A little, as one among other things eaten." : food.limit()));
         }
-        Interval equivalent = c.product.driedEquivalentGPerMl();
+        Interval equivalent = c.product.driedGPerUnit();
         double others = c.intake.others().stream()
                 .filter(o -> o.taxon().id().equals(taxon.id()) && o.driedGPerDay() != null)
                 .mapToDouble(o -> java.util.Objects.requireNonNull(o.driedGPerDay()))
                 .sum();
-        if (equivalent == null || !(c.intake.mostMlPerDay() > 0)) {
+        if (equivalent == null || !(c.intake.mostPerDay() > 0)) {
             return;
         }
-        double perDay = c.intake.mostMlPerDay() * equivalent.high() * herb.fraction() + others;
+        double perDay = c.intake.mostPerDay() * equivalent.high() * herb.fraction() + others;
         Double dose = taxon.usedPart(herb.part()).stream()
                 .flatMap(p -> p.doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL)

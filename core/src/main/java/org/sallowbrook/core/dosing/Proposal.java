@@ -26,12 +26,12 @@ import org.sallowbrook.core.shelf.LotForm;
 public final class Proposal {
 
     /**
-     * @param perDoseMl null where the card has no figure, or the household's school refers
+     * @param perDose null where the card has no figure, or the household's school refers
      * @param cardPerDose what the card's range of a day comes to at a time, in the product's own unit; null where a proposal may
      *     only be rounded down
      */
     public record Result(
-            @Nullable Double perDoseMl,
+            @Nullable Double perDose,
             String words,
             @Nullable Interval cardPerDose) {
 
@@ -43,13 +43,13 @@ public final class Proposal {
     private static final int ADULT = 18;
     private static final int USUAL_DAYS = 21;
 
-    /** A dose rounded down to a tenth of a mL is not called below the card for it. */
+    /** A dose rounded down to a tenth is not called below the card for it. */
     private static final double ROUNDED_DOWN = 0.99;
 
     private Proposal() {}
 
     public static Result of(Product product, Person person, @Nullable String use, int timesPerDay, Schools schools) {
-        Interval equivalent = product.driedEquivalentGPerMl();
+        Interval equivalent = product.driedGPerUnit();
         Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
         if (equivalent == null || !(equivalent.high() > 0) || lead.isEmpty()) {
             return Result.none("There is no figure to reckon a dose from.");
@@ -73,7 +73,7 @@ public final class Proposal {
         School school = schools.of(Question.CHILD_DOSE);
         Dose.ChildRules rules = Dose.childRules(
                 new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()), new java.util.ArrayList<>());
-        Double child = adult < 0.1 ? null : Dose.childMl(adult, rules, school);
+        Double child = adult < 0.1 ? null : Dose.forChild(adult, rules, school);
         if (child != null && !(child > 0)) {
             return Result.none("A child's part of it is less than can be measured of so strong a product.");
         }
@@ -107,15 +107,14 @@ public final class Proposal {
     /**
      * A grown-up's dose by the card.
      *
-     * @param perDoseMl null where the card has none for the use
+     * @param perDose null where the card has none for the use
      * @param fromAgeYears from which the card gives one; null where it gives none
      */
-    public record Adult(
-            @Nullable Double perDoseMl, @Nullable Integer fromAgeYears) {}
+    public record Adult(@Nullable Double perDose, @Nullable Integer fromAgeYears) {}
 
     /** What the rules for children start from, whatever the age of whoever asks. */
     public static Adult adult(Product product, @Nullable String use, int timesPerDay, Schools schools) {
-        Interval equivalent = product.driedEquivalentGPerMl();
+        Interval equivalent = product.driedGPerUnit();
         Product.Herb herb = product.herbs().stream()
                 .max(Comparator.comparingDouble(Product.Herb::fraction))
                 .orElse(null);
@@ -172,7 +171,7 @@ public final class Proposal {
     public static String stands(
             Product product, Person person, @Nullable String use, double perDay, List<Taking> others) {
         Checks.begin().positive("perDay", perDay).done();
-        Interval equivalent = product.driedEquivalentGPerMl();
+        Interval equivalent = product.driedGPerUnit();
         Optional<Product.Herb> lead = product.herbs().stream().max(Comparator.comparingDouble(Product.Herb::fraction));
         if (equivalent == null || lead.isEmpty()) {
             return "There is no figure to hold it against.";
@@ -214,8 +213,8 @@ public final class Proposal {
                 .toList();
     }
 
-    private static @Nullable Double down(double ml) {
-        double rounded = Math.floor(ml * 10 + 1e-9) / 10;
+    private static @Nullable Double down(double amount) {
+        double rounded = Math.floor(amount * 10 + 1e-9) / 10;
         return rounded > 0 ? (Double) rounded : null;
     }
 }

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
@@ -19,25 +20,25 @@ public final class Supply {
      * @param usePerDayMl over all calendar days of the course
      */
     public record Result(
-            double neededMl,
+            Amount needed,
             @Nullable Integer bottles,
             @Nullable LocalDate runsOutOn,
-            double usePerDayMl,
+            Amount usePerDay,
             List<Finding> findings,
             List<String> because) {}
 
     private Supply() {}
 
     /**
-     * @param onHandMl what is there
-     * @param bottleMl size of one bottle; null when not asked
+     * @param onHand what is there
+     * @param bottle what one holds; null when not asked
      * @param openedLifeDays how long an opened bottle keeps; null when that sets no limit
      */
     public static Result of(
-            Course.Plan plan, double onHandMl, @Nullable Double bottleMl, @Nullable Integer openedLifeDays) {
-        Checks checks = Checks.begin().notNegative("onHandMl", onHandMl);
-        if (bottleMl != null) {
-            checks.range("bottleMl", bottleMl, 1, 20_000);
+            Course.Plan plan, Amount onHand, @Nullable Amount bottle, @Nullable Integer openedLifeDays) {
+        Checks checks = Checks.begin();
+        if (bottle != null) {
+            checks.range("bottle", bottle.value(), 1, 20_000);
         }
         if (openedLifeDays != null) {
             checks.range("openedLifeDays", openedLifeDays, 1, 3650);
@@ -46,41 +47,43 @@ public final class Supply {
         Because because = new Because();
         List<Finding> findings = new ArrayList<>();
         long days = ChronoUnit.DAYS.between(plan.days().get(0).date(), plan.lastDay()) + 1;
-        double perDay = plan.totalMl() / days;
-        because.equation("A day, on average", Words.exact(plan.totalMl(), "mL") + " / " + days, perDay, "mL");
+        Amount total = plan.total();
+        String unit = total.unit().symbol();
+        Amount perDay = total.times(1.0 / days);
+        because.equation(
+                "A day, on average", Words.exact(total.value(), unit) + " / " + days, total.value() / days, unit);
         Integer bottles = null;
-        if (bottleMl != null) {
-            double exact = plan.totalMl() / bottleMl;
+        if (bottle != null) {
+            double exact = total.over(bottle);
             bottles = (int) Math.ceil(exact - 1e-9);
             because.equation(
                     "Bottles, rounded up to " + bottles,
-                    Words.exact(plan.totalMl(), "mL") + " / " + Words.exact(bottleMl, "mL"),
+                    Words.exact(total.value(), unit) + " / " + Words.exact(bottle.value(), unit),
                     exact,
                     "");
-            if (openedLifeDays != null && bottleMl / perDay > openedLifeDays) {
+            if (openedLifeDays != null && bottle.moreThan(perDay.times(openedLifeDays))) {
                 findings.add(Finding.warn(
                         "BOTTLE_OUTLASTS_ITS_TIME",
-                        "A bottle of " + Words.millilitres(bottleMl) + " lasts " + Words.figure(bottleMl / perDay)
-                                + " days, and keeps " + openedLifeDays + " once opened.",
-                        "Fill smaller bottles: " + Words.millilitres(perDay * openedLifeDays) + " at most."));
+                        "A bottle of " + bottle + " lasts " + Words.figure(bottle.over(perDay)) + " days, and keeps "
+                                + openedLifeDays + " once opened.",
+                        "Fill smaller bottles: " + perDay.times(openedLifeDays) + " at most."));
             }
         }
-        LocalDate runsOut = runsOut(plan, onHandMl);
+        LocalDate runsOut = runsOut(plan, onHand);
         if (runsOut != null) {
             findings.add(Finding.note(
                     "RUNS_OUT",
-                    Words.millilitres(onHandMl) + " is there, " + Words.millilitres(plan.totalMl())
-                            + " is needed; it runs out on " + Words.day(runsOut) + ".",
+                    onHand + " is there, " + total + " is needed; it runs out on " + Words.day(runsOut) + ".",
                     "Make more in time, or shorten the course."));
         }
-        return new Result(plan.totalMl(), bottles, runsOut, perDay, findings, because.lines());
+        return new Result(total, bottles, runsOut, perDay, findings, because.lines());
     }
 
-    private static @Nullable LocalDate runsOut(Course.Plan plan, double onHandMl) {
-        double left = onHandMl;
+    private static @Nullable LocalDate runsOut(Course.Plan plan, Amount onHand) {
+        Amount used = onHand.times(0);
         for (Course.Day day : plan.days()) {
-            left -= day.doses() * day.perDoseMl();
-            if (left < -1e-9) {
+            used = used.plus(day.total());
+            if (!onHand.covers(used)) {
                 return day.date();
             }
         }

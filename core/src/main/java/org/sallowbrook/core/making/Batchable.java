@@ -33,6 +33,11 @@ public interface Batchable {
     @Nullable
     Interval driedGPerUnit();
 
+    /** What one piece of it holds, in the form's own unit; null for what is not counted in pieces. */
+    default @Nullable Double piece() {
+        return null;
+    }
+
     /** Has no default: what forgets its own life keeps like something else. */
     Life keeps();
 

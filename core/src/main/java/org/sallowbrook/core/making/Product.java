@@ -13,14 +13,14 @@ import org.sallowbrook.core.shelf.Trait;
  * Something finished that a person may be given.
  *
  * @param route the narrowest route of anything that went into it, through any chain of batches
- * @param driedEquivalentGPerMl grams of dried herb in 1 mL; null where it has no meaning, as in a salve
+ * @param driedGPerUnit grams of dried herb in one of its own unit, mL or g; null where it has no meaning, as in a salve
  * @param drawn how the herb was drawn out, by which a card gives its doses; null where nobody says
  */
 public record Product(
         String name,
         Taxon.Route route,
         List<Herb> herbs,
-        @Nullable Interval driedEquivalentGPerMl,
+        @Nullable Interval driedGPerUnit,
         Strength strength,
         LocalDate bestBefore,
         State state,
@@ -35,19 +35,21 @@ public record Product(
         SPIRIT,
         /** Swallowed whole, as powder. */
         WHOLE,
-        OTHER
+        OTHER,
+        /** Nothing was drawn yet: the herb itself, as it lies in a jar. */
+        NOT_YET
     }
 
     public Product(
             String name,
             Taxon.Route route,
             List<Herb> herbs,
-            @Nullable Interval driedEquivalentGPerMl,
+            @Nullable Interval driedGPerUnit,
             Strength strength,
             LocalDate bestBefore,
             State state,
             Set<Trait> traits) {
-        this(name, route, herbs, driedEquivalentGPerMl, strength, bestBefore, state, traits, null);
+        this(name, route, herbs, driedGPerUnit, strength, bestBefore, state, traits, null);
     }
 
     public Product {
@@ -57,7 +59,7 @@ public record Product(
 
     /** The same, taken in this form. */
     public Product drawn(Drawn as) {
-        return new Product(name, route, herbs, driedEquivalentGPerMl, strength, bestBefore, state, traits, as);
+        return new Product(name, route, herbs, driedGPerUnit, strength, bestBefore, state, traits, as);
     }
 
     public boolean is(Trait trait) {

@@ -19,6 +19,22 @@ public record Amount(double value, Unit unit) {
         return new Amount(value + same(other).value, unit);
     }
 
+    /** @throws InvalidInput for a factor below 0 */
+    public Amount times(double factor) {
+        return new Amount(value * factor, unit);
+    }
+
+    /** How many times the other goes into it. @throws InvalidInput where the units differ, or the other is nothing */
+    public double over(Amount other) {
+        Checks.begin().positive("amount", same(other).value).done();
+        return value / other.value;
+    }
+
+    /** @throws InvalidInput where the units differ */
+    public boolean moreThan(Amount other) {
+        return value > same(other).value;
+    }
+
     /** @throws InvalidInput where the units differ, or where more is taken than there is */
     public Amount minus(Amount other) {
         double left = value - same(other).value;

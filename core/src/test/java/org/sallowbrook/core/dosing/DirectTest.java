@@ -119,7 +119,7 @@ public class DirectTest {
                 .moisture(Interval.of(0.7, 0.8))
                 .part(0.5, 0.5, Set.of(Route.INTERNAL), Cards.dose("ache", 18, 1, 2, 14))
                 .build();
-        Interval dried = Direct.fresh(juicy, Taxon.Part.HERB, DAY).driedEquivalentGPerMl();
+        Interval dried = Direct.fresh(juicy, Taxon.Part.HERB, DAY).driedGPerUnit();
         assertThat(dried).isNotNull();
         assertThat(dried.low()).isCloseTo(0.2 / 0.9, within(1e-12));
         assertThat(dried.high()).isCloseTo(0.3 / 0.9, within(1e-12));
@@ -129,7 +129,7 @@ public class DirectTest {
         assertThat(codes(leaf, ILSE, Manner.CHEWED, 2.99, null, List.of(half))).isEmpty();
         assertThat(codes(leaf, ILSE, Manner.CHEWED, 3.01, null, List.of(half)))
                 .containsExactly("STOP SINGLE_DOSE_TOO_LARGE", "STOP DOSE_ABOVE_CARD");
-        assertThat(Direct.fresh(BOTH, Taxon.Part.HERB, DAY).driedEquivalentGPerMl())
+        assertThat(Direct.fresh(BOTH, Taxon.Part.HERB, DAY).driedGPerUnit())
                 .as("nobody knows its water")
                 .isNull();
         assertThat(Direct.fresh(juicy, Taxon.Part.HERB, DAY).route()).isEqualTo(Route.INTERNAL);
@@ -288,7 +288,7 @@ public class DirectTest {
     @Test
     public void rulesForAChildStandSideBySideRoundedDown() {
         assertThat(Dose.sideBySide(6, new Dose.Taker(9, 31.0, null)))
-                .extracting(Dose.ByRule::ml)
+                .extracting(Dose.ByRule::perDose)
                 .containsExactly(2.7, 2.5, 2.5, null);
     }
 }

@@ -9,8 +9,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import org.sallowbrook.core.dosing.Course.Kind;
-import org.sallowbrook.core.dosing.Course.Pattern;
+import org.sallowbrook.core.dosing.pattern.AsNeeded;
+import org.sallowbrook.core.dosing.pattern.Cycle;
+import org.sallowbrook.core.dosing.pattern.Daily;
+import org.sallowbrook.core.dosing.pattern.Season;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.CautionStatus;
@@ -20,16 +22,22 @@ import org.sallowbrook.core.herbarium.Taxon.Subject;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Units, limits and doors of doses and courses. */
 public class DoseEdgesTest {
+
+    private static Amount ml(double value) {
+        return Amount.of(value, Unit.ML);
+    }
 
     private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
     private static final Dose.Taker ADULT = new Dose.Taker(40, 70.0, null);
@@ -127,52 +135,14 @@ public class DoseEdgesTest {
         assertThat(rules.cowling() != null).isEqualTo(young);
     }
 
-    @DataProvider
-    public Object[][] patterns() {
-        return new Object[][] {
-            {Kind.CYCLE, 1, 0, null, null, true},
-            {Kind.CYCLE, 366, 366, null, null, true},
-            {Kind.CYCLE, 0, 1, null, null, false},
-            {Kind.CYCLE, 367, 1, null, null, false},
-            {Kind.CYCLE, 1, 367, null, null, false},
-            {Kind.CYCLE, 1, -1, null, null, false},
-            {Kind.CYCLE, null, 1, null, null, false},
-            {Kind.DAYS_PER_MONTH, null, null, 1, null, true},
-            {Kind.DAYS_PER_MONTH, null, null, 31, null, true},
-            {Kind.DAYS_PER_MONTH, null, null, 0, null, false},
-            {Kind.DAYS_PER_MONTH, null, null, 32, null, false},
-            {Kind.DAYS_PER_MONTH, null, null, null, null, false},
-            {Kind.EVERY_HOURS, null, null, null, 1.0, true},
-            {Kind.EVERY_HOURS, null, null, null, 168.0, true},
-            {Kind.EVERY_HOURS, null, null, null, 0.9, false},
-            {Kind.EVERY_HOURS, null, null, null, 168.1, false},
-            {Kind.EVERY_HOURS, null, null, null, null, false},
-            {Kind.AS_NEEDED, null, null, null, null, true},
-            {Kind.AS_NEEDED, null, null, null, 0.5, false}
-        };
-    }
-
-    @Test(dataProvider = "patterns")
-    public void aPatternNamesWhatItLacks(
-            Kind kind, Integer on, Integer off, Integer perMonth, Double hours, boolean fine) {
-        if (fine) {
-            assertThat(new Pattern(kind, on, off, perMonth, hours, null, null, null).kind())
-                    .isEqualTo(kind);
-        } else {
-            assertThatThrownBy(() -> new Pattern(kind, on, off, perMonth, hours, null, null, null))
-                    .isInstanceOf(InvalidInput.class)
-                    .hasMessageContaining("pattern.");
-        }
-    }
-
     private static Course.Request course(Course.Slope ramp, Course.Slope taper, int days) {
-        return new Course.Request(DAY, 2, 3, Pattern.daily(), ramp, taper, days);
+        return new Course.Request(DAY, ml(2), 3, new Daily(), ramp, taper, days);
     }
 
     @Test
     public void slopesMayMeetButNotOverlapAndTheirFractionsAreShares() {
         var meet = Course.plan(course(new Course.Slope(0.5, 3), new Course.Slope(0.25, 2), 5));
-        assertThat(meet.days()).extracting(Course.Day::perDoseMl).containsExactly(1.0, 1.5, 2.0, 2.0, 0.5);
+        assertThat(meet.days()).extracting(d -> d.perDose().value()).containsExactly(1.0, 1.5, 2.0, 2.0, 0.5);
         assertThatThrownBy(() -> Course.plan(course(new Course.Slope(0.5, 3), new Course.Slope(0.25, 3), 5)))
                 .hasMessageContaining("taper.days");
         assertThatThrownBy(() -> Course.plan(course(new Course.Slope(0.5, 6), null, 5)))
@@ -187,14 +157,14 @@ public class DoseEdgesTest {
         assertThat(Course.plan(course(null, null, 7)).because())
                 .containsExactly("Days × doses × amount: 7 × 3 × 2 mL = 42 mL");
         var season = new Course.Request(
-                DAY, 2, 3, Pattern.season(java.time.MonthDay.of(1, 1), java.time.MonthDay.of(1, 31)), null, null, 7);
+                DAY, ml(2), 3, new Season(java.time.MonthDay.of(1, 1), java.time.MonthDay.of(1, 31)), null, null, 7);
         assertThat(Course.plan(season).because()).containsExactly("No day of it has a dose.");
-        assertThatThrownBy(() -> Course.trialMl(-1)).isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> Course.trial(ml(0))).isInstanceOf(InvalidInput.class);
     }
 
     @Test
     public void theWaitIsToldInHours() {
-        var asNeeded = new Pattern(Kind.AS_NEEDED, null, null, null, 6.0, null, null, null);
+        var asNeeded = new AsNeeded(6.0);
         Instant noon = Instant.parse("2026-07-01T12:00:00Z");
         var before = new LeastInterval.Before(noon, java.util.Set.of("nettle"), null, false);
         assertThat(LeastInterval.check(
@@ -205,9 +175,6 @@ public class DoseEdgesTest {
                         .get(0)
                         .action())
                 .isEqualTo("Wait 5 hours more.");
-        // A cycle keeps no clock, even where hours are given.
-        var cycle = new Pattern(Kind.CYCLE, 5, 2, null, 6.0, null, null, null);
-        assertThat(cycle.leastHours()).isNull();
     }
 
     private static List<OnOff.Day> days(int with, int without) {
@@ -239,34 +206,33 @@ public class DoseEdgesTest {
     @Test
     public void aSupplyCountsWholeBottlesAndSaysHowSmallTheyShouldBe() {
         var plan = Course.plan(course(null, null, 10));
-        assertThat(Supply.of(plan, 60, 30.0, null).bottles()).isEqualTo(2);
-        assertThat(Supply.of(plan, 60, 29.0, null).bottles()).isEqualTo(3);
-        var large = Supply.of(plan, 60, 60.0, 5);
+        assertThat(Supply.of(plan, ml(60), ml(30), null).bottles()).isEqualTo(2);
+        assertThat(Supply.of(plan, ml(60), ml(29), null).bottles()).isEqualTo(3);
+        var large = Supply.of(plan, ml(60), ml(60), 5);
         assertThat(large.findings()).singleElement().satisfies(f -> {
             assertThat(f.message()).contains("lasts 10 days, and keeps 5");
             assertThat(f.action()).contains("30 mL at most");
         });
-        assertThat(Supply.of(plan, 60, null, 5).findings()).isEmpty();
-        assertThat(Supply.of(plan, 60, null, null).runsOutOn()).isNull();
-        assertThat(Supply.of(plan, 59.9, null, null).runsOutOn()).isEqualTo(DAY.plusDays(9));
-        assertThatThrownBy(() -> Supply.of(plan, -1, null, null)).hasMessageContaining("onHandMl");
-        assertThatThrownBy(() -> Supply.of(plan, 1, 0.5, null)).hasMessageContaining("bottleMl");
-        assertThatThrownBy(() -> Supply.of(plan, 1, 5.0, 0)).hasMessageContaining("openedLifeDays");
+        assertThat(Supply.of(plan, ml(60), null, 5).findings()).isEmpty();
+        assertThat(Supply.of(plan, ml(60), null, null).runsOutOn()).isNull();
+        assertThat(Supply.of(plan, ml(59.9), null, null).runsOutOn()).isEqualTo(DAY.plusDays(9));
+        assertThatThrownBy(() -> Supply.of(plan, ml(1), ml(0.5), null)).hasMessageContaining("bottle");
+        assertThatThrownBy(() -> Supply.of(plan, ml(1), ml(5), 0)).hasMessageContaining("openedLifeDays");
     }
 
     @Test
     public void whatWasTakenAsPlannedIsNotTooMuchAndOffDaysAreNotMissed() {
-        var plan = Course.plan(new Course.Request(DAY, 2, 3, Pattern.cycle(1, 1), null, null, 4));
+        var plan = Course.plan(new Course.Request(DAY, ml(2), 3, new Cycle(1, 1), null, null, 4));
         var exact = Adherence.compare(
                 plan,
                 null,
-                List.of(new Adherence.Taken(DAY, 6), new Adherence.Taken(DAY.plusDays(2), 6)),
+                List.of(new Adherence.Taken(DAY, ml(6)), new Adherence.Taken(DAY.plusDays(2), ml(6))),
                 DAY.plusDays(3));
         assertThat(exact.missedDays()).isZero();
         assertThat(exact.findings()).isEmpty();
         assertThat(Adherence.compare(plan, null, List.of(), DAY.plusDays(3)).missedDays())
                 .isEqualTo(2);
-        assertThatThrownBy(() -> new Adherence.Taken(DAY, -1)).isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> new Adherence.Taken(DAY, ml(-1))).isInstanceOf(InvalidInput.class);
     }
 
     private static Taking coumarin(Double most, Double perKg, Double grams) {

@@ -4,16 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.DoseUnits.Given;
 import org.sallowbrook.core.dosing.DoseUnits.Kit;
 import org.sallowbrook.core.dosing.DoseUnits.Offered;
 import org.sallowbrook.core.dosing.DosingGate.Way;
+import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.vessel.HouseMeasure;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.LotForm;
 import org.testng.annotations.DataProvider;
@@ -78,9 +83,16 @@ public class DoseUnitsTest {
             {
                 LotForm.TEA_MIXTURE,
                 Way.MOUTH,
-                List.of(Dose.Unit.G, Dose.Unit.TEASPOON, Dose.Unit.HEAPED_TEASPOON),
-                Dose.Unit.TEASPOON
+                List.of(Dose.Unit.G, Dose.Unit.CUP, Dose.Unit.TEASPOON, Dose.Unit.HEAPED_TEASPOON),
+                Dose.Unit.CUP
             },
+            {
+                LotForm.HERB,
+                Way.MOUTH,
+                List.of(Dose.Unit.G, Dose.Unit.CUP, Dose.Unit.TEASPOON, Dose.Unit.HEAPED_TEASPOON),
+                Dose.Unit.CUP
+            },
+            {LotForm.HERB, Way.SKIN, List.of(Dose.Unit.G), Dose.Unit.G},
             {LotForm.TEA, Way.MOUTH, List.of(ml, Dose.Unit.TEASPOON, Dose.Unit.TABLESPOON, Dose.Unit.CUP), Dose.Unit.CUP
             },
             {LotForm.HERBAL_HONEY, Way.MOUTH, List.of(ml, Dose.Unit.TEASPOON, Dose.Unit.TABLESPOON), Dose.Unit.TEASPOON
@@ -128,11 +140,78 @@ public class DoseUnitsTest {
         assertThat(offered(LotForm.POWDER, Way.MOUTH, 0, small).get(1).each()).isCloseTo(2.4, within(1e-12));
         // Leaf lies lighter than root: a fifth of a gram to the mL against a half.
         assertThat(offered(LotForm.TEA_MIXTURE, Way.MOUTH, 0, Kit.UNMEASURED)
-                        .get(1)
+                        .get(2)
                         .each())
                 .isCloseTo(1, within(1e-12));
         Given roots = new Given(LotForm.TEA_MIXTURE, Way.MOUTH, 0, 100, Set.of(Taxon.Part.LEAF, Taxon.Part.ROOT));
-        assertThat(DoseUnits.of(roots, Kit.UNMEASURED).get(2).each()).isCloseTo(2.5 * 2.5, within(1e-12));
+        assertThat(DoseUnits.of(roots, Kit.UNMEASURED).get(3).each()).isCloseTo(2.5 * 2.5, within(1e-12));
+    }
+
+    /** A cup of what was said to go to one; else of a heaped teaspoon, at its heaviest; the spoon as it was weighed. */
+    @Test
+    public void aTeaMadeAsItIsDrunkIsCountedInCups() {
+        Set<Taxon.Part> leaf = Set.of(Taxon.Part.LEAF);
+        Offered cup = DoseUnits.of(
+                        new Given(LotForm.HERB, Way.MOUTH, 0, 60, leaf, new DoseUnits.Cup(1.5, 200), null, null),
+                        Kit.UNMEASURED)
+                .get(1);
+        assertThat(cup.unit()).isEqualTo(Dose.Unit.CUP);
+        assertThat(cup.words()).isEqualTo("made fresh with 1.5 g to a cup of 200 mL");
+        assertThat(DoseUnits.words(3, cup)).isEqualTo("2 cups");
+        assertThat(DoseUnits.countable(1.9, cup, null)).isCloseTo(1.875, within(1e-12));
+        List<Offered> unknown =
+                DoseUnits.of(new Given(LotForm.HERB, Way.MOUTH, 0, 60, leaf, null, 0.7, null), Kit.UNMEASURED);
+        assertThat(unknown.get(1).each()).isCloseTo(0.7 * 2.5, within(1e-12));
+        assertThat(unknown.get(2).each()).isEqualTo(0.7);
+        assertThat(unknown.get(2).words()).contains("one of it was weighed here");
+    }
+
+    private static Product tea(Taxon.@Nullable TeaAdvice advice) {
+        Taxon taxon = Cards.card("herb")
+                .tea(advice)
+                .part(0.5, 0.5, Set.of(Taxon.Route.INTERNAL))
+                .build();
+        return new Product(
+                "a jar",
+                Taxon.Route.INTERNAL,
+                List.of(new Product.Herb(taxon, Taxon.Part.HERB, 1)),
+                Interval.exactly(1),
+                Strength.NONE,
+                LocalDate.of(2027, 7, 1),
+                Product.State.USABLE,
+                Set.of());
+    }
+
+    /** The card's two grams to 150 mL, in whatever cup the household drinks from, until somebody says otherwise. */
+    @Test
+    public void aCupIsMadeAsTheCardMakesOne() {
+        Product tea = tea(new Taxon.TeaAdvice("INFUSION", 10, 2, 150, Cards.SOURCE));
+        Kit large = new Kit(null, null, 300.0, null, null);
+        assertThat(DoseUnits.cup(tea, Kit.UNMEASURED, null, 9.0)).isEqualTo(new DoseUnits.Cup(2, 150));
+        assertThat(DoseUnits.cup(tea, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(4, 300));
+        assertThat(DoseUnits.cup(tea, large, 1.0, 9.0)).isEqualTo(new DoseUnits.Cup(1, 300));
+        Product unknown = tea(null);
+        assertThat(DoseUnits.cup(unknown, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(9, 300));
+        assertThat(DoseUnits.cup(unknown, Kit.UNMEASURED, null, null)).isNull();
+        // As much as nobody brews in one cup is no cup.
+        assertThat(DoseUnits.cup(unknown, large, null, 60.0)).isNull();
+        for (double nonsense : new double[] {0, -1, 50.1, Double.NaN}) {
+            assertThatThrownBy(() -> DoseUnits.cup(tea, large, nonsense, null))
+                    .isInstanceOf(InvalidInput.class)
+                    .hasMessageContaining("perCup");
+        }
+    }
+
+    @Test
+    public void cubesAreTakenByNumber() {
+        Set<Taxon.Part> leaf = Set.of(Taxon.Part.LEAF);
+        Given cubes = new Given(LotForm.ICE_CUBES, Way.MOUTH, 0, 400, leaf, null, null, 20.0);
+        Offered cube = DoseUnits.of(cubes, Kit.UNMEASURED).get(1);
+        assertThat(DoseUnits.usual(cubes, 60)).isEqualTo(Dose.Unit.PIECE);
+        assertThat(DoseUnits.countable(59, cube, null)).isEqualTo(40);
+        assertThat(DoseUnits.words(40, cube)).isEqualTo("2 pieces");
+        assertThat(DoseUnits.words(20, cube)).isEqualTo("1 piece");
+        assertThat(units(LotForm.ICE_CUBES, Way.MOUTH)).containsExactly(Dose.Unit.ML);
     }
 
     @Test

@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import org.sallowbrook.core.dosing.pattern.Daily;
+import org.sallowbrook.core.dosing.pattern.EveryHours;
 import org.sallowbrook.core.herbarium.Cards;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.CautionStatus;
@@ -18,10 +20,12 @@ import org.sallowbrook.core.household.Condition;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.Trait;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -88,8 +92,11 @@ public class DosingGateTest {
 
     @Test
     public void aDoseTypedTenTimesTooSmallIsAskedAbout() {
-        assertThat(DoseCheck.of(0.3, 3)).get().extracting(Finding::severity).isEqualTo(Severity.WARN);
-        assertThat(DoseCheck.of(0.8, 3)).isEmpty();
+        assertThat(DoseCheck.of(Amount.of(0.3, Unit.G), Amount.of(3, Unit.G)))
+                .get()
+                .extracting(Finding::severity)
+                .isEqualTo(Severity.WARN);
+        assertThat(DoseCheck.of(Amount.of(0.8, Unit.G), Amount.of(3, Unit.G))).isEmpty();
     }
 
     @Test
@@ -144,14 +151,7 @@ public class DosingGateTest {
     public void onlyAUsableLotIsDosed(Product.State state, String code) {
         Product p = of(herb().build());
         Product bad = new Product(
-                p.name(),
-                p.route(),
-                p.herbs(),
-                p.driedEquivalentGPerMl(),
-                p.strength(),
-                p.bestBefore(),
-                state,
-                Set.of());
+                p.name(), p.route(), p.herbs(), p.driedGPerUnit(), p.strength(), p.bestBefore(), state, Set.of());
         assertThat(stops(check(bad, WELL, mouth(9, 5)))).containsExactly(code);
     }
 
@@ -436,7 +436,7 @@ public class DosingGateTest {
     private static Product with(Set<Trait> traits, Route route) {
         Product p = of(herb().build());
         return new Product(
-                p.name(), route, p.herbs(), p.driedEquivalentGPerMl(), p.strength(), p.bestBefore(), p.state(), traits);
+                p.name(), route, p.herbs(), p.driedGPerUnit(), p.strength(), p.bestBefore(), p.state(), traits);
     }
 
     @Test
@@ -457,7 +457,7 @@ public class DosingGateTest {
                 p.name(),
                 Route.EXTERNAL,
                 p.herbs(),
-                p.driedEquivalentGPerMl(),
+                p.driedGPerUnit(),
                 p.strength(),
                 p.bestBefore(),
                 p.state(),
@@ -624,8 +624,8 @@ public class DosingGateTest {
     @Test
     public void aDoseBeforeItsLeastIntervalIsTooSoon() {
         Instant noon = Instant.parse("2026-07-01T12:00:00Z");
-        Double six = Course.Pattern.everyHours(6).leastHours();
-        assertThat(Course.Pattern.daily().leastHours()).isNull();
+        Double six = new EveryHours(6, null).leastHours();
+        assertThat(new Daily().leastHours()).isNull();
         var nettle = new LeastInterval.Before(noon, Set.of("nettle", "daisy"), six, false);
         Instant almost = noon.plusSeconds(6 * 3600 - 1);
         assertThat(LeastInterval.check(Set.of("nettle"), six, List.of(nettle), almost))
@@ -731,7 +731,7 @@ public class DosingGateTest {
                 plain.name(),
                 plain.route(),
                 plain.herbs(),
-                plain.driedEquivalentGPerMl(),
+                plain.driedGPerUnit(),
                 plain.strength(),
                 plain.bestBefore(),
                 plain.state(),

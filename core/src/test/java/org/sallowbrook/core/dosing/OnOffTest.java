@@ -8,6 +8,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.sallowbrook.core.dosing.pattern.Drawn;
+import org.sallowbrook.core.measure.Amount;
+import org.sallowbrook.core.measure.Unit;
 import org.testng.annotations.Test;
 
 public class OnOffTest {
@@ -109,8 +112,9 @@ public class OnOffTest {
         int diaries = 300;
         Random random = new Random(20261126);
         for (int n = 0; n < diaries; n++) {
-            Course.Pattern pattern = Course.Pattern.drawn(1, n);
-            var plan = Course.plan(new Course.Request(LocalDate.of(2026, 3, 1), 2, 3, pattern, null, null, 40));
+            Drawn pattern = new Drawn(1, n);
+            var plan = Course.plan(
+                    new Course.Request(LocalDate.of(2026, 3, 1), Amount.of(2, Unit.ML), 3, pattern, null, null, 40));
             double cling = 0;
             List<OnOff.Day> days = new ArrayList<>();
             for (int d = 0; d < 40; d++) {
@@ -130,22 +134,24 @@ public class OnOffTest {
 
     @Test
     public void theLotDrawsOneBlockOfEveryPairAndTheSameAgain() {
-        var drawn = Course.Pattern.drawn(3, 7);
-        var plan = Course.plan(new Course.Request(LocalDate.of(2026, 3, 1), 2, 2, drawn, null, null, 36));
+        var drawn = new Drawn(3, 7);
+        var plan = Course.plan(
+                new Course.Request(LocalDate.of(2026, 3, 1), Amount.of(2, Unit.ML), 2, drawn, null, null, 36));
         for (int pair = 0; pair < 6; pair++) {
             var days = plan.days().subList(pair * 6, pair * 6 + 6);
             assertThat(days.stream().filter(d -> d.doses() > 0)).hasSize(3);
             assertThat(days.get(0).doses()).isEqualTo(days.get(2).doses());
         }
         assertThat(plan.days())
-                .isEqualTo(Course.plan(new Course.Request(LocalDate.of(2026, 3, 1), 2, 2, drawn, null, null, 36))
+                .isEqualTo(Course.plan(new Course.Request(
+                                LocalDate.of(2026, 3, 1), Amount.of(2, Unit.ML), 2, drawn, null, null, 36))
                         .days());
         assertThat(IntStream.range(0, 40)
                         .filter(lot -> Course.plan(new Course.Request(
                                                 LocalDate.of(2026, 3, 1),
+                                                Amount.of(2, Unit.ML),
                                                 2,
-                                                2,
-                                                Course.Pattern.drawn(1, lot),
+                                                new Drawn(1, lot),
                                                 null,
                                                 null,
                                                 2))

@@ -58,8 +58,8 @@ public class ProposalTest {
     @Test
     public void theSmallSchoolTakesTheLowEndAndTheOtherTheMiddle() {
         Product bottle = bottle(herb(Cards.dose("ache", 12, 1, 2, 14)));
-        assertThat(Proposal.of(bottle, ADULT, "ache", 2, SMALL).perDoseMl()).isEqualTo(2.5);
-        assertThat(Proposal.of(bottle, ADULT, "ache", 2, MODERATE).perDoseMl()).isEqualTo(3.7);
+        assertThat(Proposal.of(bottle, ADULT, "ache", 2, SMALL).perDose()).isEqualTo(2.5);
+        assertThat(Proposal.of(bottle, ADULT, "ache", 2, MODERATE).perDose()).isEqualTo(3.7);
         assertThat(Proposal.of(bottle, ADULT, "Ache", 2, SMALL).words())
                 .contains("low end")
                 .contains("1 g");
@@ -90,24 +90,22 @@ public class ProposalTest {
 
     @Test
     public void whereTheCardIsSilentNothingIsProposed() {
-        assertThat(Proposal.of(bottle(herb()), ADULT, null, 3, SMALL).perDoseMl())
-                .isNull();
+        assertThat(Proposal.of(bottle(herb()), ADULT, null, 3, SMALL).perDose()).isNull();
         Product bottle = bottle(herb(Cards.dose("ache", 18, 1, 2, 14)));
-        assertThat(Proposal.of(bottle, ADULT, "another use", 3, SMALL).perDoseMl())
+        assertThat(Proposal.of(bottle, ADULT, "another use", 3, SMALL).perDose())
                 .isNull();
-        assertThat(Proposal.of(bottle, aged(12, 40.0, 150.0), "ache", 3, SMALL).perDoseMl())
+        assertThat(Proposal.of(bottle, aged(12, 40.0, 150.0), "ache", 3, SMALL).perDose())
                 .as("the card begins at 18")
                 .isNull();
         Product salve = bottle(null, new Product.Herb(herb(Cards.dose("ache", 18, 1, 2, 14)), Taxon.Part.HERB, 1));
-        assertThat(Proposal.of(salve, ADULT, "ache", 3, SMALL).perDoseMl()).isNull();
+        assertThat(Proposal.of(salve, ADULT, "ache", 3, SMALL).perDose()).isNull();
     }
 
     /** Of two ranges for one use the lower one speaks; of two herbs the one there is more of. */
     @Test
     public void theLowerRangeAndTheLeadingHerbSpeak() {
         Taxon two = herb(Cards.dose("ache", 12, 3, 6, 14), Cards.dose("ache", 12, 1, 2, 14));
-        assertThat(Proposal.of(bottle(two), ADULT, "ache", 1, SMALL).perDoseMl())
-                .isEqualTo(5);
+        assertThat(Proposal.of(bottle(two), ADULT, "ache", 1, SMALL).perDose()).isEqualTo(5);
         Product.Herb lead = new Product.Herb(herb(Cards.dose("ache", 12, 1, 2, 14)), Taxon.Part.HERB, 0.8);
         Product.Herb less = new Product.Herb(
                 Cards.card("other")
@@ -116,7 +114,7 @@ public class ProposalTest {
                 Taxon.Part.HERB,
                 0.2);
         assertThat(Proposal.of(bottle(Interval.exactly(0.2), less, lead), ADULT, "ache", 1, SMALL)
-                        .perDoseMl())
+                        .perDose())
                 .isEqualTo(6.2);
     }
 
@@ -134,10 +132,10 @@ public class ProposalTest {
     public void aChildsDoseIsTheFractionOfItsRuleRoundedDown(School school, double fraction) {
         Product bottle = bottle(herb(Cards.dose("ache", 6, 2, 4, 14)));
         double adult = Objects.requireNonNull(
-                Proposal.of(bottle, ADULT, "ache", 1, SMALL).perDoseMl());
+                Proposal.of(bottle, ADULT, "ache", 1, SMALL).perDose());
         var child = Proposal.of(bottle, aged(9, 30.0, 135.0), "ache", 1, SMALL.with(school));
-        assertThat(child.perDoseMl()).isNotNull();
-        assertThat(child.perDoseMl()).isBetween(adult * fraction - 0.1, adult * fraction + 0.05);
+        assertThat(child.perDose()).isNotNull();
+        assertThat(child.perDose()).isBetween(adult * fraction - 0.1, adult * fraction + 0.05);
         assertThat(child.words()).contains("for a child");
     }
 
@@ -145,10 +143,10 @@ public class ProposalTest {
     public void aHouseholdThatRefersAndAChildOfUnknownWeightGetNoFigure() {
         Product bottle = bottle(herb(Cards.dose("ache", 6, 2, 4, 14)));
         assertThat(Proposal.of(bottle, aged(9, 30.0, 135.0), "ache", 1, SMALL.with(School.REFER_CHILD))
-                        .perDoseMl())
+                        .perDose())
                 .isNull();
         var unknown = Proposal.of(bottle, aged(9, null, null), "ache", 1, SMALL.with(School.CHILD_BY_WEIGHT));
-        assertThat(unknown.perDoseMl()).isNull();
+        assertThat(unknown.perDose()).isNull();
         assertThat(unknown.words()).contains("lacks a weight");
     }
 
@@ -181,7 +179,7 @@ public class ProposalTest {
         Product strong = bottle(
                 Interval.exactly(0.5), new Product.Herb(herb(Cards.dose("ache", 6, 0.1, 0.2, 14)), Taxon.Part.HERB, 1));
         var child = Proposal.of(strong, aged(6, 20.0, 115.0), "ache", 1, SMALL.with(School.CHILD_BY_WEIGHT));
-        assertThat(child.perDoseMl()).isNull();
+        assertThat(child.perDose()).isNull();
         assertThat(child.words()).contains("less than can be measured");
     }
 
@@ -200,7 +198,7 @@ public class ProposalTest {
                     new Product.Herb(herb(Cards.dose("ache", 6, low, high, 14)), Taxon.Part.HERB, 1));
             Schools schools = (random.nextBoolean() ? SMALL : MODERATE).with(School.CHILD_BY_AGE);
             Person taker = random.nextBoolean() ? ADULT : aged(6 + random.nextInt(12), 30.0, 135.0);
-            Double dose = Proposal.of(bottle, taker, "ache", times, schools).perDoseMl();
+            Double dose = Proposal.of(bottle, taker, "ache", times, schools).perDose();
             if (dose != null) {
                 assertThat(dose).isPositive();
                 assertThat(dose * times * strong).isLessThanOrEqualTo(high + 1e-9);
@@ -237,9 +235,9 @@ public class ProposalTest {
 
     @Test
     public void onTheSkinItIsAThinLayerOrAllThatWasMade() {
-        assertThat(Proposal.onTheSkin(LotForm.SALVE, 28).perDoseMl()).isEqualTo(0.5);
-        assertThat(Proposal.onTheSkin(LotForm.POULTICE, 40).perDoseMl()).isEqualTo(40);
-        assertThat(Proposal.onTheSkin(LotForm.WASH, 500).perDoseMl()).isEqualTo(500);
-        assertThat(Proposal.onTheSkin(LotForm.INFUSED_OIL, 80).perDoseMl()).isNull();
+        assertThat(Proposal.onTheSkin(LotForm.SALVE, 28).perDose()).isEqualTo(0.5);
+        assertThat(Proposal.onTheSkin(LotForm.POULTICE, 40).perDose()).isEqualTo(40);
+        assertThat(Proposal.onTheSkin(LotForm.WASH, 500).perDose()).isEqualTo(500);
+        assertThat(Proposal.onTheSkin(LotForm.INFUSED_OIL, 80).perDose()).isNull();
     }
 }

@@ -84,6 +84,7 @@ public final class Cards {
         private final List<Taxon.UsedPart> parts = new ArrayList<>();
         private final List<Taxon.Content> contents = new ArrayList<>();
         private @Nullable Interval moisture;
+        private Taxon.@Nullable TeaAdvice tea;
         private String lifeForm = "herb";
         private String family = "Poaceae";
         private final List<Taxon.Food> foods = new ArrayList<>();
@@ -215,10 +216,16 @@ public final class Cards {
                     "cut",
                     "a knife",
                     null,
-                    null,
+                    tea,
                     List.of(doses),
                     List.copyOf(contents),
                     SOURCE));
+            return this;
+        }
+
+        /** Of the parts that are named after it. */
+        public Builder tea(Taxon.@Nullable TeaAdvice value) {
+            tea = value;
             return this;
         }
 

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.Supply;
+import org.sallowbrook.core.dosing.pattern.Cycle;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Rack;
 import org.sallowbrook.core.drying.Weighing;
@@ -45,10 +46,12 @@ import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.making.tincture.TinctureRecord;
 import org.sallowbrook.core.making.tincture.TwoExtractions;
 import org.sallowbrook.core.making.vessel.Bottling;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 
@@ -568,8 +571,14 @@ final class WorkedExamples {
                         dose.alcoholGPerDose(),
                         dose.alcoholMgPerKg())));
         Course.Plan plan = Course.plan(new Course.Request(
-                LocalDate.of(2026, 7, 1), 3, 3, Course.Pattern.cycle(5, 2), new Course.Slope(0.5, 3), null, 21));
-        Supply.Result supply = Supply.of(plan, 100, 50.0, 365);
+                LocalDate.of(2026, 7, 1),
+                Amount.of(3, Unit.ML),
+                3,
+                new Cycle(5, 2),
+                new Course.Slope(0.5, 3),
+                null,
+                21));
+        Supply.Result supply = Supply.of(plan, Amount.of(100, Unit.ML), Amount.of(50, Unit.ML), 365);
         List<String> because = new ArrayList<>(plan.because());
         because.addAll(supply.because());
         all.add(new Example(
@@ -577,6 +586,6 @@ final class WorkedExamples {
                 "Three weeks of five days on and two off, rising over three days",
                 because,
                 supply.findings(),
-                List.of(plan.totalMl(), supply.usePerDayMl())));
+                List.of(plan.total().value(), supply.usePerDay().value())));
     }
 }

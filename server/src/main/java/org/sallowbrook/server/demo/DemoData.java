@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.drying.Drying;
@@ -32,6 +31,7 @@ import org.sallowbrook.server.dosing.CourseRequest;
 import org.sallowbrook.server.dosing.CourseService;
 import org.sallowbrook.server.dosing.DiaryService;
 import org.sallowbrook.server.dosing.DoseService;
+import org.sallowbrook.server.dosing.PatternRequest;
 import org.sallowbrook.server.dosing.TrialService;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.ContactService;
@@ -880,8 +880,9 @@ class DemoData implements ApplicationRunner {
                 "minor inflamed skin and small wounds",
                 DosingGate.Way.SKIN,
                 0.5,
+                "g",
                 2,
-                new CourseRequest.PatternRequest(Course.Kind.DAILY, null, null, null, null, null, null, null),
+                new PatternRequest.DailyPattern(),
                 null,
                 null,
                 14,
@@ -889,6 +890,7 @@ class DemoData implements ApplicationRunner {
                 people.today(),
                 DosingGate.Skin.INTACT,
                 Dose.Unit.FINGERTIP,
+                null,
                 null,
                 null,
                 List.of()));
@@ -903,13 +905,15 @@ class DemoData implements ApplicationRunner {
                 "minor joint pain",
                 DosingGate.Way.MOUTH,
                 3.0,
+                "mL",
                 3,
-                new CourseRequest.PatternRequest(Course.Kind.CYCLE, 5, 2, null, null, null, null, null),
+                new PatternRequest.CyclePattern(5, 2),
                 new CourseRequest.RampRequest(0.5, 3),
                 null,
                 21,
                 new CourseRequest.TimingRequest(CourseRequest.Relation.AFTER_MEAL, 15, 30, null),
                 people.today(),
+                null,
                 null,
                 null,
                 null,

@@ -101,7 +101,7 @@ public class CourseDue implements DueSource {
                                 "dosing",
                                 course.id(),
                                 course.person() + ": " + course.product(),
-                                "dose " + slot + " of " + day.doses() + ", " + Words.figure(day.perDoseMl()) + " "
+                                "dose " + slot + " of " + day.doses() + ", " + Words.figure(day.perDose()) + " "
                                         + course.unit()
                                         + (course.countedOut().isEmpty()
                                                 ? ""
@@ -111,7 +111,7 @@ public class CourseDue implements DueSource {
                                 false,
                                 course.version(),
                                 slot,
-                                day.perDoseMl(),
+                                day.perDose(),
                                 course.unit())));
             }
         }

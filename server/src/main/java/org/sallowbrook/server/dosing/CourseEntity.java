@@ -11,6 +11,7 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.server.platform.Versioned;
 
 @Entity
@@ -39,7 +40,12 @@ class CourseEntity extends Versioned {
 
     LocalDate startOn = LocalDate.EPOCH;
     LocalDate lastDay = LocalDate.EPOCH;
-    double totalMl;
+    double total;
+
+    /** Of all its amounts; the product's own. */
+    @Enumerated(EnumType.STRING)
+    Unit unit = Unit.ML;
+
     String coreVersion = "";
 
     @Enumerated(EnumType.STRING)

@@ -11,6 +11,7 @@ import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
+import org.sallowbrook.core.dosing.Direct;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.Exposure;
@@ -71,16 +72,9 @@ class CourseGates {
             @Nullable LocalDate lastDay,
             double leastPerDose,
             double leastPerDay) {
-        double mostPerDose = Math.max(
-                leastPerDose,
-                plan.days().stream().mapToDouble(Course.Day::perDoseMl).max().orElse(0));
-        double mostPerDay = Math.max(
-                leastPerDay,
-                plan.days().stream()
-                        .mapToDouble(d -> d.perDoseMl() * d.doses())
-                        .max()
-                        .orElse(0));
-        Product product = products.of(r.lotId());
+        double mostPerDose = Math.max(leastPerDose, plan.mostPerDose().value());
+        double mostPerDay = Math.max(leastPerDay, plan.mostPerDay().value());
+        Product product = Direct.asTea(products.of(r.lotId()));
         List<Finding> findings = new ArrayList<>(judge(
                 new Asked(
                         r.id(),
@@ -173,7 +167,9 @@ class CourseGates {
                                 t.on(),
                                 t.way() == DosingGate.Way.MOUTH,
                                 plants.computeIfAbsent(t.product(), CourseGates::plants),
-                                t.way() == DosingGate.Way.MOUTH && t.ml() != null ? alcoholG(t.product(), t.ml()) : 0))
+                                t.way() == DosingGate.Way.MOUTH && t.amount() != null
+                                        ? alcoholG(t.product(), t.amount())
+                                        : 0))
                         .toList()));
         findings.addAll(tolerance.check(a.personId(), person.name(), plants(a.product())));
         answers.against(a.personId(), herbs)
@@ -202,7 +198,7 @@ class CourseGates {
         return product.herbs().stream().map(Product.Herb::taxon).collect(Collectors.toUnmodifiableSet());
     }
 
-    private static double alcoholG(Product product, double ml) {
-        return ml * product.strength().fraction() * Dose.ETHANOL_G_PER_ML;
+    private static double alcoholG(Product product, double amount) {
+        return amount * product.strength().fraction() * Dose.ETHANOL_G_PER_ML;
     }
 }

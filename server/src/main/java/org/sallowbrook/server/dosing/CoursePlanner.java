@@ -3,10 +3,10 @@ package org.sallowbrook.server.dosing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DangerSigns;
+import org.sallowbrook.core.dosing.Direct;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DoseUnits;
 import org.sallowbrook.core.dosing.DosingGate;
@@ -17,12 +17,14 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
@@ -38,16 +40,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class CoursePlanner {
 
-    public record DayView(LocalDate date, Integer doses, Double perDoseMl) {}
+    public record DayView(LocalDate date, Integer doses, Double perDose) {}
 
     /**
-     * @param perDoseMl null where none is proposed; the words say why
+     * @param perDose null where none is proposed; the words say why
      * @param startAt what is set until somebody sets something else: what is proposed, or a small one
      * @param counted so much of it in words, as it is counted out: "0.75 teaspoons (2.25 g)"; empty where none is proposed
      * @param days as long as product and card allow of the dose that was asked about
      */
-    public record ProposalView(
-            @Nullable Double perDoseMl, Double startAt, String counted, String words, Integer days) {}
+    public record ProposalView(@Nullable Double perDose, Double startAt, String counted, String words, Integer days) {}
 
     /** @param each one of it in the product's unit */
     public record DoseUnitView(Dose.Unit unit, Double each, String words) {}
@@ -56,14 +57,14 @@ public class CoursePlanner {
     public record ChildRuleView(
             String rule,
             @Nullable Double fraction,
-            @Nullable Double ml) {}
+            @Nullable Double perDose) {}
 
     /**
      * @param fromAgeYears from which the card gives a dose for the use; null where it gives none
-     * @param adultMl a grown-up's dose, that the rules go by; null where there is none
+     * @param adult a grown-up's dose, that the rules go by; null where there is none
      */
     public record ChildView(
-            @Nullable Integer fromAgeYears, @Nullable Double adultMl, List<ChildRuleView> rules, String school) {}
+            @Nullable Integer fromAgeYears, @Nullable Double adult, List<ChildRuleView> rules, String school) {}
 
     /** What is known of one herb in one third of a pregnancy. */
     public record ExpectingView(
@@ -77,20 +78,22 @@ public class CoursePlanner {
 
     /**
      * @param driedGPerDay on a full day, all doses of this product
+     * @param perCup of dried herb, how much a cup is made with; null for what is not brewed as it is drunk
      * @param child null for a grown-up
      * @param expecting empty for whoever is not
      */
     public record CoursePlanView(
             List<DayView> days,
-            Double totalMl,
+            Double total,
             String unit,
             LocalDate lastDay,
-            Double bottleMl,
+            Double onHand,
             @Nullable LocalDate runsOutOn,
             @Nullable Range driedGPerDay,
             Double alcoholGPerDose,
             ProposalView proposal,
             List<DoseUnitView> units,
+            @Nullable Double perCup,
             Dose.Unit usualUnit,
             String stands,
             List<Finding> findings,
@@ -127,35 +130,47 @@ public class CoursePlanner {
     public CoursePlanView check(CourseRequest request) {
         request.check();
         Course.Plan plan = request.plan();
-        LotView lot = finished(request.lotId());
-        Product product = products.of(request.lotId());
+        LotView lot = finished(request);
+        Product product = Direct.asTea(products.of(request.lotId()));
         Person person = people.person(request.personId());
         Dose.Result dose = dose(request, product, person, lot);
-        Supply.Result supply = Supply.of(plan, lot.remaining(), null, null);
+        Proposal.Result proposed = request.way() == DosingGate.Way.MOUTH
+                ? Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen())
+                : Proposal.onTheSkin(lot.form(), lot.amount());
+        DoseUnits.Given given = units.given(
+                lot,
+                request.way(),
+                byTheCup(lot, request.way())
+                        ? DoseUnits.cup(product, units.kit(), request.perCup(), proposed.perDose())
+                        : null);
+        List<DoseUnits.Offered> offered = units.of(given);
+        Supply.Result supply =
+                Supply.of(plan, Amount.of(lot.remaining(), plan.total().unit()), null, null);
         return new CoursePlanView(
                 days(plan),
-                plan.totalMl(),
+                plan.total().value(),
                 lot.unit(),
                 plan.lastDay(),
                 lot.remaining(),
                 supply.runsOutOn(),
-                product.driedEquivalentGPerMl() == null ? null : Range.of(dose.driedGPerDay()),
+                product.driedGPerUnit() == null ? null : Range.of(dose.driedGPerDay()),
                 dose.alcoholGPerDose(),
-                proposal(request, product, person, lot),
-                units.of(lot, request.way()).stream()
+                proposal(request, proposed, product, person, lot, given, offered),
+                offered.stream()
                         .map(u -> new DoseUnitView(u.unit(), u.each(), u.words()))
                         .toList(),
-                DoseUnits.usual(lot.form(), request.way(), request.perDoseMl()),
-                product.driedEquivalentGPerMl() == null || request.way() != DosingGate.Way.MOUTH
+                byTheCup(lot, request.way()) ? in(Dose.Unit.CUP, offered).each() : null,
+                DoseUnits.usual(given, request.perDose()),
+                product.driedGPerUnit() == null || request.way() != DosingGate.Way.MOUTH
                         ? ""
                         : Proposal.stands(
                                 product,
                                 person,
                                 request.use(),
-                                mostPerDay(plan),
+                                plan.mostPerDay().value(),
                                 gates.besides(request, people.today())),
                 gates.whole(request, plan, people.today()),
-                because(product, dose, plan, supply, lot.unit()),
+                because(product, dose, plan, supply),
                 DangerSigns.NOW,
                 DangerSigns.TODAY,
                 child(request, product, person),
@@ -169,14 +184,14 @@ public class CoursePlanner {
         Proposal.Adult adult = Proposal.adult(product, request.use(), request.timesPerDay(), schools.chosen());
         return new ChildView(
                 adult.fromAgeYears(),
-                adult.perDoseMl(),
-                adult.perDoseMl() == null
+                adult.perDose(),
+                adult.perDose() == null
                         ? List.of()
                         : Dose.sideBySide(
-                                        adult.perDoseMl(),
+                                        adult.perDose(),
                                         new Dose.Taker(person.ageYears(), person.weightKg(), person.heightCm()))
                                 .stream()
-                                .map(r -> new ChildRuleView(r.rule(), r.fraction(), r.ml()))
+                                .map(r -> new ChildRuleView(r.rule(), r.fraction(), r.perDose()))
                                 .toList(),
                 schools.chosen().of(Question.CHILD_DOSE).words());
     }
@@ -196,31 +211,29 @@ public class CoursePlanner {
                 .toList();
     }
 
-    private static double mostPerDay(Course.Plan plan) {
-        return plan.days().stream()
-                .mapToDouble(d -> d.perDoseMl() * d.doses())
-                .max()
-                .orElse(0);
+    private static DoseUnits.Offered in(Dose.Unit unit, List<DoseUnits.Offered> offered) {
+        return offered.stream().filter(u -> u.unit() == unit).findFirst().orElseThrow();
     }
 
-    private ProposalView proposal(CourseRequest request, Product product, Person person, LotView lot) {
+    private ProposalView proposal(
+            CourseRequest request,
+            Proposal.Result p,
+            Product product,
+            Person person,
+            LotView lot,
+            DoseUnits.Given given,
+            List<DoseUnits.Offered> offered) {
         int days = Proposal.days(
                 product,
                 person,
                 request.use(),
                 request.startOn(),
                 lot.remaining(),
-                request.perDoseMl() * request.timesPerDay());
-        Proposal.Result p = request.way() == DosingGate.Way.MOUTH
-                ? Proposal.of(product, person, request.use(), request.timesPerDay(), schools.chosen())
-                : Proposal.onTheSkin(lot.form(), lot.amount());
-        double amount = p.perDoseMl() == null ? request.perDoseMl() : p.perDoseMl();
-        Dose.Unit usual = DoseUnits.usual(lot.form(), request.way(), amount);
-        DoseUnits.Offered in = units.of(lot, request.way()).stream()
-                .filter(u -> u.unit() == usual)
-                .findFirst()
-                .orElseThrow();
-        if (p.perDoseMl() == null) {
+                request.perDose() * request.timesPerDay());
+        double amount = p.perDose() == null ? request.perDose() : p.perDose();
+        Dose.Unit usual = DoseUnits.usual(given, amount);
+        DoseUnits.Offered in = in(usual, offered);
+        if (p.perDose() == null) {
             return new ProposalView(null, DoseUnits.start(in), "", p.words(), days);
         }
         double counted = DoseUnits.countable(amount, in, p.cardPerDose());
@@ -229,34 +242,54 @@ public class CoursePlanner {
         return new ProposalView(counted, counted, said.equals(own) ? own : said + " (" + own + ")", p.words(), days);
     }
 
-    private static List<String> because(
-            Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply, String unit) {
+    private static List<String> because(Product product, Dose.Result dose, Course.Plan plan, Supply.Result supply) {
         List<String> lines = new ArrayList<>();
-        if (product.driedEquivalentGPerMl() != null) {
+        if (product.driedGPerUnit() != null) {
             lines.addAll(dose.because());
         }
-        lines.addAll(plan.because(unit));
-        if (unit.equals(Unit.ML.symbol())) {
-            lines.addAll(supply.because());
-        }
+        lines.addAll(plan.because());
+        lines.addAll(supply.because());
         return lines;
     }
 
-    LotView finished(UUID lotId) {
-        LotView lot = shelf.lot(lotId);
+    private static boolean isJarOfHerb(LotView lot) {
+        return lot.stage() == Stage.STOCK && lot.form() == LotForm.HERB;
+    }
+
+    /** Whether a tea of it is made cup by cup, as it is drunk. */
+    static boolean byTheCup(LotView lot, DosingGate.Way way) {
+        return way == DosingGate.Way.MOUTH && (lot.form() == LotForm.HERB || lot.form() == LotForm.TEA_MIXTURE);
+    }
+
+    LotView finished(CourseRequest request) {
+        LotView lot = shelf.lot(request.lotId());
         Checks.begin()
-                .that(lot.stage() == Stage.FILLED, "lotId", "must name a bottle, flask or tin")
+                .that(
+                        lot.stage() == Stage.FILLED || isJarOfHerb(lot),
+                        "lotId",
+                        "must name a bottle, flask or tin, or a jar of dried herb for tea")
+                .that(
+                        !isJarOfHerb(lot) || request.way() == DosingGate.Way.MOUTH,
+                        "way",
+                        "is by mouth for a jar of herb, as tea; for the skin make a wash, a poultice or an oil of it first")
+                .that(
+                        request.perCup() == null || byTheCup(lot, request.way()),
+                        "perCup",
+                        "is for dried herb that is drunk as tea")
+                .that(
+                        lot.unit().equals(request.unit()),
+                        "unit",
+                        "must be " + lot.unit() + ", in which " + lot.name() + " is kept")
                 .done();
         return lot;
     }
 
     private Dose.Result dose(CourseRequest r, Product product, Person person, LotView lot) {
-        Interval equivalent =
-                product.driedEquivalentGPerMl() == null ? Interval.exactly(0) : product.driedEquivalentGPerMl();
+        Interval equivalent = product.driedGPerUnit() == null ? Interval.exactly(0) : product.driedGPerUnit();
         boolean weighed = lot.form().unit() == Unit.G;
         return Dose.reckon(new Dose.Request(
                 weighed ? Dose.Measured.ofGrams(equivalent) : Dose.Measured.plain(equivalent, product.strength()),
-                r.perDoseMl(),
+                r.perDose(),
                 weighed ? Dose.Unit.G : Dose.Unit.ML,
                 r.timesPerDay(),
                 null,
@@ -265,7 +298,7 @@ public class CoursePlanner {
 
     static List<DayView> days(Course.Plan plan) {
         return plan.days().stream()
-                .map(d -> new DayView(d.date(), d.doses(), d.perDoseMl()))
+                .map(d -> new DayView(d.date(), d.doses(), d.perDose().value()))
                 .toList();
     }
 }

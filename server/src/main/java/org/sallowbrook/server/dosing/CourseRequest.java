@@ -1,21 +1,23 @@
 package org.sallowbrook.server.dosing;
 
 import java.time.LocalDate;
-import java.time.MonthDay;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.server.platform.Gatekeeper;
 
 /**
  * What a course is asked for with.
  *
- * @param perDoseMl in the product's own unit, mL or g; so are all amounts of a course
+ * @param unit of the dose, g or mL: the product's own, and said so that none is taken for the other
  * @param countedIn what whoever takes it counts it out in; null for the product's unit
+ * @param perCup grams of dried herb that a cup of tea is made with; null for what is not brewed as it is drunk
  * @param untilBetter whether it ends as soon as it is better; the days are then the most
  * @param followsId the phase before it, which is the same person's and over when this one begins
  */
@@ -25,7 +27,8 @@ public record CourseRequest(
         UUID lotId,
         @Nullable String use,
         DosingGate.Way way,
-        Double perDoseMl,
+        Double perDose,
+        String unit,
         Integer timesPerDay,
         PatternRequest pattern,
         @Nullable RampRequest ramp,
@@ -35,6 +38,7 @@ public record CourseRequest(
         LocalDate startOn,
         DosingGate.@Nullable Skin skin,
         Dose.@Nullable Unit countedIn,
+        @Nullable Double perCup,
         @Nullable Boolean untilBetter,
         @Nullable UUID followsId,
         @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {
@@ -42,7 +46,7 @@ public record CourseRequest(
     Course.Plan plan() {
         return Course.plan(new Course.Request(
                 startOn,
-                perDoseMl,
+                Amount.of(perDose, Unit.of(unit)),
                 timesPerDay,
                 pattern.toCore(),
                 RampRequest.toCore(ramp),
@@ -56,24 +60,10 @@ public record CourseRequest(
         }
         Checks.begin()
                 .that(
-                        plan().totalMl() > 0,
+                        plan().total().value() > 0,
                         "courseDays",
                         "must hold a day on which a dose is taken: make it longer, or begin on such a day")
                 .done();
-    }
-
-    public record PatternRequest(
-            Course.Kind kind,
-            @Nullable Integer onDays,
-            @Nullable Integer offDays,
-            @Nullable Integer daysPerMonth,
-            @Nullable Double everyHours,
-            @Nullable MonthDay from,
-            @Nullable MonthDay to,
-            @Nullable Integer lot) {
-        Course.Pattern toCore() {
-            return new Course.Pattern(kind, onDays, offDays, daysPerMonth, everyHours, from, to, lot);
-        }
     }
 
     public record RampRequest(Double startFraction, Integer days) {

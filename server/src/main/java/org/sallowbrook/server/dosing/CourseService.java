@@ -10,7 +10,9 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Adherence;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.DangerSigns;
+import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
@@ -40,7 +42,7 @@ public class CourseService {
             UUID id,
             LocalDate date,
             Integer slot,
-            Double ml,
+            Double amount,
             @Nullable Integer overMinutes,
             String by) {}
 
@@ -52,7 +54,7 @@ public class CourseService {
     public record PhaseView(UUID id, String product, LocalDate startOn, LocalDate lastDay, String status) {}
 
     /** Up to today. @param missedDays planned days before today on which nothing was taken */
-    public record AdherenceView(Double plannedMl, Double takenMl, Integer missedDays) {}
+    public record AdherenceView(Double planned, Double taken, Integer missedDays) {}
 
     public record CourseView(
             UUID id,
@@ -64,10 +66,11 @@ public class CourseService {
             String product,
             @Nullable String use,
             DosingGate.Way way,
+            String pattern,
             CourseRequest.@Nullable TimingRequest timing,
             LocalDate startOn,
             LocalDate lastDay,
-            Double totalMl,
+            Double total,
             String unit,
             String status,
             Boolean dosable,
@@ -136,7 +139,7 @@ public class CourseService {
         if (once.repeated("course", request.id(), courses::existsById, request)) {
             return view(find(request.id()));
         }
-        planner.finished(request.lotId());
+        LotView of = planner.finished(request);
         LocalDate today = people.today();
         Checks.begin()
                 .that(
@@ -144,6 +147,12 @@ public class CourseService {
                                 && !request.startOn().isAfter(today.plusYears(1)),
                         "startOn",
                         "must be within the last " + EARLIEST_START_DAYS + " days or the next year")
+                .that(
+                        request.countedIn() != Dose.Unit.CUP
+                                || request.perCup() != null
+                                || !CoursePlanner.byTheCup(of, request.way()),
+                        "perCup",
+                        "must say how much herb goes to a cup")
                 .that(length(request.use()) <= 160, "use", "must have at most 160 letters")
                 .done();
         request.check();
@@ -159,7 +168,8 @@ public class CourseService {
         course.followsId = request.followsId();
         course.startOn = request.startOn();
         course.lastDay = plan.lastDay();
-        course.totalMl = plan.totalMl();
+        course.total = plan.total().value();
+        course.unit = plan.total().unit();
         course.coreVersion = CoreVersion.CURRENT;
         return view(courses.saveAndFlush(course));
     }
@@ -291,7 +301,7 @@ public class CourseService {
                 plan,
                 request.timing() == null ? null : request.timing().overMinutes(),
                 taken.stream()
-                        .map(d -> new Adherence.Taken(d.onDay, d.ml, d.overMinutes))
+                        .map(d -> new Adherence.Taken(d.onDay, Amount.of(d.amount, c.unit), d.overMinutes))
                         .toList(),
                 people.today());
         findings.addAll(adherence.findings());
@@ -307,19 +317,20 @@ public class CourseService {
                 lot.name(),
                 c.purpose,
                 c.way,
+                request.pattern().toCore().words(),
                 request.timing(),
                 c.startOn,
                 c.lastDay,
-                c.totalMl,
+                c.total,
                 lot.unit(),
                 status(c),
                 dosable && status(c).equals("RUNNING"),
-                units.counted(request, lot, request.perDoseMl()),
+                units.counted(request, lot, request.perDose()),
                 CoursePlanner.days(plan),
                 taken.stream()
-                        .map(d -> new TakenView(d.id, d.onDay, d.slot, d.ml, d.overMinutes, d.tickedBy))
+                        .map(d -> new TakenView(d.id, d.onDay, d.slot, d.amount, d.overMinutes, d.tickedBy))
                         .toList(),
-                new AdherenceView(adherence.plannedMl(), adherence.takenMl(), adherence.missedDays()),
+                new AdherenceView(adherence.planned().value(), adherence.taken().value(), adherence.missedDays()),
                 findings,
                 DangerSigns.NOW,
                 DangerSigns.TODAY,

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.OnOff;
+import org.sallowbrook.core.dosing.pattern.Drawn;
 import org.sallowbrook.core.herbarium.GraveWords;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.household.PeopleService;
@@ -163,12 +164,12 @@ public class DiaryService implements DueSource {
         Diary diary = find(courseId);
         CourseEntity course = course(courseId);
         CourseRequest request = StoredCourse.request(course);
-        Course.Pattern pattern = request.pattern().toCore();
+        Drawn lots = request.pattern().toCore() instanceof Drawn d ? d : null;
+        boolean drawn = lots != null;
         Map<LocalDate, Course.Day> planned =
                 request.plan().days().stream().collect(Collectors.toMap(Course.Day::date, Function.identity()));
         Set<LocalDate> taken = new HashSet<>();
         doses.findAllByCourseId(courseId).forEach(d -> taken.add(d.onDay));
-        boolean drawn = pattern.kind() == Course.Kind.DRAWN;
         List<DiaryDayView> views = new ArrayList<>();
         List<OnOff.Day> counted = new ArrayList<>();
         int otherwise = 0;
@@ -184,7 +185,7 @@ public class DiaryService implements DueSource {
             counted.add(new OnOff.Day(
                     with,
                     d.score,
-                    drawn ? pattern.pair((int) ChronoUnit.DAYS.between(course.startOn, d.onDay)) : null));
+                    lots == null ? null : (Integer) lots.pair((int) ChronoUnit.DAYS.between(course.startOn, d.onDay))));
         }
         OnOff.Result result = OnOff.compare(counted);
         return new DiaryView(

@@ -348,7 +348,7 @@ public class DirectService implements DueSource {
                             "grams",
                             "is more than there is")
                     .done();
-            product = r.ml() == null ? Exposures.byTheGram(products.of(lot.id())) : products.of(lot.id());
+            product = r.ml() == null ? Direct.byTheGram(products.of(lot.id())) : products.of(lot.id());
             taxon = product.herbs().get(0).taxon();
             part = product.herbs().get(0).part();
         }

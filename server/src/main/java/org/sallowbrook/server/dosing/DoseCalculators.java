@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Positive;
 import jakarta.validation.constraints.PositiveOrZero;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -15,11 +16,13 @@ import org.sallowbrook.core.dosing.OnOff;
 import org.sallowbrook.core.dosing.Phases;
 import org.sallowbrook.core.dosing.Supply;
 import org.sallowbrook.core.household.Question;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
@@ -122,7 +125,7 @@ class DoseCalculators {
                         r.childRules().surface()),
                 Finding.any(r.findings(), Severity.STOP)
                         ? null
-                        : Dose.childMl(
+                        : Dose.forChild(
                                 r.perDose().low(),
                                 r.childRules(),
                                 schools.chosen().of(Question.CHILD_DOSE)),
@@ -134,7 +137,7 @@ class DoseCalculators {
             LocalDate startOn,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            CourseRequest.PatternRequest pattern,
+            PatternRequest pattern,
             CourseRequest.@Nullable RampRequest ramp,
             CourseRequest.@Nullable TaperRequest taper,
             @Positive Integer courseDays,
@@ -143,10 +146,18 @@ class DoseCalculators {
             @Positive @Nullable Double bottleMl,
             @Positive @Nullable Integer openedLifeDays) {}
 
+    record CalculatedDay(LocalDate date, Integer doses, Double perDoseMl) {
+        static List<CalculatedDay> of(Course.Plan plan) {
+            return plan.days().stream()
+                    .map(d -> new CalculatedDay(d.date(), d.doses(), d.perDose().value()))
+                    .toList();
+        }
+    }
+
     record CourseAnswer(
             Boolean feasible,
             String coreVersion,
-            List<CoursePlanner.DayView> days,
+            List<CalculatedDay> days,
             Double totalMl,
             LocalDate lastDay,
             Double trialMl,
@@ -160,36 +171,37 @@ class DoseCalculators {
     CourseAnswer course(@RequestBody CourseCalculatorRequest r) {
         Course.Plan plan = Course.plan(new Course.Request(
                 r.startOn(),
-                r.perDoseMl(),
+                ml(r.perDoseMl()),
                 r.timesPerDay(),
                 r.pattern().toCore(),
                 CourseRequest.RampRequest.toCore(r.ramp()),
                 CourseRequest.TaperRequest.toCore(r.taper()),
                 r.courseDays()));
         List<Finding> findings = new ArrayList<>();
-        if (r.pattern().kind() == Course.Kind.AS_NEEDED) {
+        if (r.pattern() instanceof PatternRequest.AsNeededPattern) {
             findings.add(Finding.note(
                     "AS_NEEDED_MOST",
                     "Taken as needed: the plan shows the most that may be taken.",
                     "Keep to the least interval, and tick off what was really taken."));
         }
-        Supply.Result supply =
-                Supply.of(plan, r.onHandMl() == null ? plan.totalMl() : r.onHandMl(), r.bottleMl(), r.openedLifeDays());
+        Supply.Result supply = Supply.of(
+                plan,
+                r.onHandMl() == null ? plan.total() : ml(r.onHandMl()),
+                r.bottleMl() == null ? null : Prefixed.at("bottleMl", () -> ml(r.bottleMl())),
+                r.openedLifeDays());
         findings.addAll(supply.findings());
         List<String> because = new ArrayList<>(plan.because());
         because.addAll(supply.because());
         return new CourseAnswer(
                 true,
                 CoreVersion.CURRENT,
-                plan.days().stream()
-                        .map(d -> new CoursePlanner.DayView(d.date(), d.doses(), d.perDoseMl()))
-                        .toList(),
-                plan.totalMl(),
+                CalculatedDay.of(plan),
+                plan.total().value(),
                 plan.lastDay(),
-                Course.trialMl(r.perDoseMl()),
+                Course.trial(ml(r.perDoseMl())).value(),
                 supply.bottles(),
                 supply.runsOutOn(),
-                supply.usePerDayMl(),
+                supply.usePerDay().value(),
                 Answer.ungated(findings),
                 because);
     }
@@ -198,13 +210,13 @@ class DoseCalculators {
             String product,
             @Positive Double perDoseMl,
             @Positive Integer timesPerDay,
-            CourseRequest.PatternRequest pattern,
+            PatternRequest pattern,
             @Positive Integer days) {}
 
     record PhasesRequest(LocalDate startOn, List<@Valid PhaseInput> phases) {}
 
     record PhaseAnswer(
-            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<CoursePlanner.DayView> days) {}
+            String product, LocalDate firstDay, LocalDate lastDay, Double totalMl, List<CalculatedDay> days) {}
 
     record PhasesAnswer(
             Boolean feasible,
@@ -224,7 +236,7 @@ class DoseCalculators {
                         r.phases(),
                         (i, p) -> new Phases.Phase(
                                 p.product(),
-                                p.perDoseMl(),
+                                ml(p.perDoseMl()),
                                 p.timesPerDay(),
                                 p.pattern().toCore(),
                                 p.days())));
@@ -236,14 +248,22 @@ class DoseCalculators {
                                 d.product(),
                                 d.plan().days().get(0).date(),
                                 d.plan().lastDay(),
-                                d.plan().totalMl(),
-                                d.plan().days().stream()
-                                        .map(x -> new CoursePlanner.DayView(x.date(), x.doses(), x.perDoseMl()))
-                                        .toList()))
+                                d.plan().total().value(),
+                                CalculatedDay.of(d.plan())))
                         .toList(),
-                plan.totalMlByProduct(),
+                totals(plan),
                 plan.lastDay(),
                 Answer.ungated(List.of()));
+    }
+
+    private static Map<String, Double> totals(Phases.Plan plan) {
+        Map<String, Double> totals = new LinkedHashMap<>();
+        plan.totalByProduct().forEach((product, total) -> totals.put(product, total.value()));
+        return totals;
+    }
+
+    private static Amount ml(double value) {
+        return Amount.of(value, Unit.ML);
     }
 
     record ScoredDayInput(

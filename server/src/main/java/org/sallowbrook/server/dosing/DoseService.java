@@ -13,6 +13,7 @@ import org.sallowbrook.core.dosing.DoseCheck;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.core.dosing.LeastInterval;
 import org.sallowbrook.core.household.Loosening;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Severity;
@@ -36,7 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class DoseService {
 
     /**
-     * @param ml what was really taken, in the product's unit; null when it was as planned
+     * @param amount what was really taken, in the product's unit; null when it was as planned
      * @param overMinutes how slowly it was drunk; null where nobody says
      * @param swallowed whether it is down already, so that it is kept even where it should not have been taken
      */
@@ -44,7 +45,7 @@ public class DoseService {
             UUID id,
             LocalDate on,
             Integer slot,
-            @Nullable Double ml,
+            @Nullable Double amount,
             @Nullable Integer overMinutes,
             @Nullable Boolean swallowed,
             @Nullable List<Gatekeeper.Acknowledgement> acknowledged) {}
@@ -124,19 +125,21 @@ public class DoseService {
                 .orElse(null);
         LocalDate today = people.today();
         double left = shelf.lot(course.lotId).remaining();
-        double ml = request.ml() != null ? request.ml() : day == null ? 0 : day.perDoseMl();
+        double amount = request.amount() != null
+                ? request.amount()
+                : day == null ? 0 : day.perDose().value();
         Checks.begin()
                 .that(
-                        request.ml() == null || request.ml() > 0 && (swallowed || request.ml() <= left),
-                        "ml",
+                        request.amount() == null || request.amount() > 0 && (swallowed || request.amount() <= left),
+                        "amount",
                         "must be more than 0 and no more than is left in the bottle")
                 .that(
-                        request.ml() != null || swallowed || ml <= left + 1e-6,
-                        "ml",
+                        request.amount() != null || swallowed || amount <= left + 1e-6,
+                        "amount",
                         "is more than is left in the bottle")
                 .that(
-                        !swallowed || ml > 0 && ml <= MOST_SWALLOWED,
-                        "ml",
+                        !swallowed || amount > 0 && amount <= MOST_SWALLOWED,
+                        "amount",
                         "must say how much was swallowed, at most " + Words.figure(MOST_SWALLOWED))
                 .that(
                         request.overMinutes() == null || request.overMinutes() >= 0 && request.overMinutes() <= 600,
@@ -157,30 +160,28 @@ public class DoseService {
                         "is not planned that day")
                 .done();
         justTicked(taken, request);
-        List<Finding> findings = atDose(course, planned, plan, request, ml, taken);
-        DoseCheck.of(ml, day == null ? 0 : day.perDoseMl()).ifPresent(findings::add);
+        List<Finding> findings = atDose(course, planned, plan, request, amount, taken);
+        Amount dose = Amount.of(amount, course.unit);
+        Amount due = day == null ? dose.times(0) : day.perDose();
+        DoseCheck.of(dose, due).ifPresent(findings::add);
         if (!swallowed) {
             if (Finding.any(findings, Severity.HOLD)) {
                 throw new Problem.Refused(findings);
             }
             gatekeeper.pass("dose", id, findings, request.acknowledged());
         } else if (Finding.any(findings, Severity.STOP)) {
-            gatekeeper.record(
-                    "dose",
-                    id,
-                    "SWALLOWED_DESPITE_STOP",
-                    Words.figure(ml) + " of " + Words.figure(day == null ? 0 : day.perDoseMl()));
+            gatekeeper.record("dose", id, "SWALLOWED_DESPITE_STOP", dose + " of " + due);
         }
-        DoseTaken dose = new DoseTaken(request.id());
-        dose.courseId = id;
-        dose.onDay = request.on();
-        dose.slot = request.slot();
-        dose.ml = ml;
-        dose.overMinutes = request.overMinutes();
-        dose.tickedBy = Member.current().displayName();
-        dose.tickedAt = clock.instant();
-        doses.saveAndFlush(dose);
-        ledger.pour(course.lotId, dose.id, dose.ml, dose.onDay);
+        DoseTaken ticked = new DoseTaken(request.id());
+        ticked.courseId = id;
+        ticked.onDay = request.on();
+        ticked.slot = request.slot();
+        ticked.amount = amount;
+        ticked.overMinutes = request.overMinutes();
+        ticked.tickedBy = Member.current().displayName();
+        ticked.tickedAt = clock.instant();
+        doses.saveAndFlush(ticked);
+        ledger.pour(course.lotId, ticked.id, ticked.amount, ticked.onDay);
         return service.one(id);
     }
 
@@ -195,7 +196,7 @@ public class DoseService {
                         Loosening.Safeguard.DOSE,
                         id,
                         request,
-                        Words.figure(found.ml) + " " + shelf.lot(lotOf(id)).unit() + " were noted as taken on "
+                        Words.figure(found.amount) + " " + shelf.lot(lotOf(id)).unit() + " were noted as taken on "
                                 + Words.day(found.onDay) + " by " + found.tickedBy);
         found.strike(clock.instant(), reason);
         doses.saveAndFlush(found);
@@ -232,17 +233,17 @@ public class DoseService {
             CourseRequest planned,
             Course.Plan plan,
             DoseRequest request,
-            double ml,
+            double amount,
             List<DoseTaken> taken) {
-        double thatDay = ml
+        double thatDay = amount
                 + taken.stream()
                         .filter(d -> d.onDay.equals(request.on()))
-                        .mapToDouble(d -> d.ml)
+                        .mapToDouble(d -> d.amount)
                         .sum();
         LocalDate today = people.today();
-        List<Finding> findings = new ArrayList<>(gates.findings(planned, plan, request.on(), null, ml, thatDay));
+        List<Finding> findings = new ArrayList<>(gates.findings(planned, plan, request.on(), null, amount, thatDay));
         if (!request.on().equals(today)) {
-            gates.findings(planned, plan, today, null, ml, 0).stream()
+            gates.findings(planned, plan, today, null, amount, 0).stream()
                     .filter(f -> f.severity() == Severity.STOP
                             && findings.stream().noneMatch(k -> k.code().equals(f.code())))
                     .forEach(findings::add);
@@ -255,13 +256,13 @@ public class DoseService {
         }
         double perDose = plan.days().stream()
                 .filter(d -> d.date().equals(request.on()))
-                .mapToDouble(Course.Day::perDoseMl)
+                .mapToDouble(d -> d.perDose().value())
                 .findFirst()
-                .orElse(ml);
-        if (ml > perDose * MUCH_MORE) {
+                .orElse(amount);
+        if (amount > perDose * MUCH_MORE) {
             findings.add(Finding.stop(
                     "MUCH_MORE_THAN_PLANNED",
-                    Words.figure(ml) + " where " + Words.figure(perDose) + " was planned.",
+                    Words.figure(amount) + " where " + Words.figure(perDose) + " was planned.",
                     "Look at the figure again. If so much is down already, say so: it is kept, and counts; ask a"
                             + " pharmacist, doctor or poison centre."));
         }

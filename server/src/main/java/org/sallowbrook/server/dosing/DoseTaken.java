@@ -15,7 +15,9 @@ class DoseTaken extends Entry {
     UUID courseId = new UUID(0, 0);
     LocalDate onDay = LocalDate.EPOCH;
     int slot;
-    double ml;
+
+    /** In the course's unit. */
+    double amount;
 
     /** How slowly it was drunk; null where nobody said. */
     @Nullable

@@ -3,6 +3,7 @@ package org.sallowbrook.server.dosing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -28,14 +29,14 @@ class Exposures {
      * Something a person took, from whatever course, running or ended, or as the plant itself.
      *
      * @param courseId or of the direct use
-     * @param ml in the product's unit; null where nobody weighed it
+     * @param amount in the product's unit; null where nobody weighed it
      */
     record TakenOf(
             UUID courseId,
             DosingGate.Way way,
             Product product,
             LocalDate on,
-            @Nullable Double ml) {}
+            @Nullable Double amount) {}
 
     private static final int LOOK_BACK_DAYS = 365;
 
@@ -82,11 +83,12 @@ class Exposures {
     private List<TakenOf> read(UUID personId, LocalDate until) {
         LocalDate from = until.minusDays(LOOK_BACK_DAYS);
         List<DosesTaken.OfPerson> taken = taken(personId, from);
-        Map<UUID, Product> contents = products.contents(
-                taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList());
+        Map<UUID, Product> contents = new HashMap<>(products.contents(
+                taken.stream().map(DosesTaken.OfPerson::lotId).distinct().toList()));
+        contents.replaceAll((lot, product) -> Direct.asTea(product));
         List<TakenOf> all = new ArrayList<>();
-        taken.forEach(
-                t -> all.add(new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), (Double) t.ml())));
+        taken.forEach(t ->
+                all.add(new TakenOf(t.courseId(), t.way(), contents.get(t.lotId()), t.onDay(), (Double) t.amount())));
         reading.listOf(
                         Reading.Of.PERSON,
                         "direct uses since " + from,
@@ -113,24 +115,7 @@ class Exposures {
                 ? Direct.fresh(herbarium.taxon(use.taxonId), use.part, use.onDay)
                 : use.ml != null
                         ? products.contents(List.of(use.lotId)).get(use.lotId)
-                        : byTheGram(products.contents(List.of(use.lotId)).get(use.lotId));
-    }
-
-    /** A jar or a harvest as something that is taken by the gram. */
-    static Product byTheGram(Product lot) {
-        return lot.driedEquivalentGPerMl() != null
-                ? lot
-                : new Product(
-                        lot.name(),
-                        lot.route(),
-                        lot.herbs(),
-                        // As if all of it were dried herb: the larger end.
-                        Interval.exactly(1),
-                        lot.strength(),
-                        lot.bestBefore(),
-                        lot.state(),
-                        lot.traits(),
-                        lot.drawn());
+                        : Direct.byTheGram(products.contents(List.of(use.lotId)).get(use.lotId));
     }
 
     /**
@@ -144,11 +129,12 @@ class Exposures {
             if (course.id.equals(but)) {
                 continue;
             }
-            Product product = products.contents(List.of(course.lotId)).get(course.lotId);
+            Product product =
+                    Direct.asTea(products.contents(List.of(course.lotId)).get(course.lotId));
             StoredCourse.request(course).plan().days().stream()
                     .filter(d -> d.doses() > 0 && !d.date().isBefore(today))
-                    .forEach(d -> all.add(new TakenOf(
-                            course.id, course.way, product, d.date(), (Double) (d.doses() * d.perDoseMl()))));
+                    .forEach(d -> all.add(new TakenOf(course.id, course.way, product, d.date(), (Double)
+                            d.total().value())));
         }
         return all;
     }
@@ -176,32 +162,31 @@ class Exposures {
                 continue;
             }
             double taken = takenOn(history, other.id, on);
-            double most = StoredCourse.request(other).plan().days().stream()
-                    .mapToDouble(d -> d.perDoseMl() * d.doses())
-                    .max()
-                    .orElse(0);
-            addTaking(all, products.of(other.lotId), Math.max(most, taken));
+            double most = StoredCourse.request(other).plan().mostPerDay().value();
+            addTaking(all, Direct.asTea(products.of(other.lotId)), Math.max(most, taken));
         }
         history.stream()
                 .filter(t -> t.way() == DosingGate.Way.MOUTH && t.on().equals(on) && !counted.contains(t.courseId()))
-                .forEach(t -> addTaking(all, t.product(), t.ml()));
+                .forEach(t -> addTaking(all, t.product(), t.amount()));
         return all;
     }
 
     private static double takenOn(List<TakenOf> history, UUID course, LocalDate on) {
         return history.stream()
                 .filter(t -> t.courseId().equals(course) && t.on().equals(on))
-                .mapToDouble(t -> t.ml() == null ? 0 : t.ml())
+                .mapToDouble(t -> t.amount() == null ? 0 : t.amount())
                 .sum();
     }
 
-    private static void addTaking(List<Taking> all, Product product, @Nullable Double ml) {
-        Interval equivalent = product.driedEquivalentGPerMl();
+    private static void addTaking(List<Taking> all, Product product, @Nullable Double amount) {
+        Interval equivalent = product.driedGPerUnit();
         for (Product.Herb herb : product.herbs()) {
             all.add(new Taking(
                     herb.taxon(),
                     herb.part(),
-                    equivalent == null || ml == null ? null : (Double) (ml * equivalent.high() * herb.fraction())));
+                    equivalent == null || amount == null
+                            ? null
+                            : (Double) (amount * equivalent.high() * herb.fraction())));
         }
     }
 }

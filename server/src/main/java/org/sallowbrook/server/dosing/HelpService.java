@@ -166,7 +166,7 @@ public class HelpService {
                 t.onDay(),
                 lot == null ? "" : lot.name(),
                 lot == null ? "" : lot.code(),
-                t.ml(),
+                t.amount(),
                 lot == null ? "mL" : lot.unit(),
                 t.way(),
                 product == null

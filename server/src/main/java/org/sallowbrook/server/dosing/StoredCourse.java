@@ -1,9 +1,9 @@
 package org.sallowbrook.server.dosing;
 
-import java.time.MonthDay;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.sallowbrook.core.dosing.Course;
 import org.sallowbrook.core.dosing.Dose;
 import org.sallowbrook.core.dosing.DosingGate;
 import org.sallowbrook.server.platform.Stored;
@@ -11,28 +11,20 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** How a course is taken, as it is kept beside whose it is, of what and from when. */
 record StoredCourse(
-        Double perDoseMl,
+        Double perDose,
         Integer timesPerDay,
-        Pattern pattern,
+        PatternRequest pattern,
         @Nullable Ramp ramp,
         @Nullable Taper taper,
         Integer courseDays,
         @Nullable Timing timing,
         DosingGate.@Nullable Skin skin,
         Dose.@Nullable Unit countedIn,
+        @Nullable Double perCup,
         Boolean untilBetter) {
 
-    static final Stored<StoredCourse> DOCUMENT = Stored.of("course", StoredCourse.class, StoredCourse::second);
-
-    record Pattern(
-            Course.Kind kind,
-            @Nullable Integer onDays,
-            @Nullable Integer offDays,
-            @Nullable Integer daysPerMonth,
-            @Nullable Double everyHours,
-            @Nullable MonthDay from,
-            @Nullable MonthDay to,
-            @Nullable Integer lot) {}
+    static final Stored<StoredCourse> DOCUMENT =
+            Stored.of("course", StoredCourse.class, StoredCourse::second, StoredCourse::third);
 
     record Ramp(Double startFraction, Integer days) {}
 
@@ -46,17 +38,9 @@ record StoredCourse(
 
     static StoredCourse of(CourseRequest r) {
         return new StoredCourse(
-                r.perDoseMl(),
+                r.perDose(),
                 r.timesPerDay(),
-                new Pattern(
-                        r.pattern().kind(),
-                        r.pattern().onDays(),
-                        r.pattern().offDays(),
-                        r.pattern().daysPerMonth(),
-                        r.pattern().everyHours(),
-                        r.pattern().from(),
-                        r.pattern().to(),
-                        r.pattern().lot()),
+                r.pattern(),
                 r.ramp() == null
                         ? null
                         : new Ramp(r.ramp().startFraction(), r.ramp().days()),
@@ -73,6 +57,7 @@ record StoredCourse(
                                 r.timing().overMinutes()),
                 r.skin(),
                 r.countedIn(),
+                r.perCup(),
                 Boolean.TRUE.equals(r.untilBetter()));
     }
 
@@ -85,17 +70,10 @@ record StoredCourse(
                 c.lotId,
                 c.purpose,
                 c.way,
-                s.perDoseMl,
+                s.perDose,
+                c.unit.symbol(),
                 s.timesPerDay,
-                new CourseRequest.PatternRequest(
-                        s.pattern.kind,
-                        s.pattern.onDays,
-                        s.pattern.offDays,
-                        s.pattern.daysPerMonth,
-                        s.pattern.everyHours,
-                        s.pattern.from,
-                        s.pattern.to,
-                        s.pattern.lot),
+                s.pattern,
                 s.ramp == null ? null : new CourseRequest.RampRequest(s.ramp.startFraction, s.ramp.days),
                 s.taper == null ? null : new CourseRequest.TaperRequest(s.taper.endFraction, s.taper.days),
                 s.courseDays,
@@ -106,9 +84,37 @@ record StoredCourse(
                 c.startOn,
                 s.skin,
                 s.countedIn,
+                s.perCup,
                 s.untilBetter,
                 c.followsId,
                 null);
+    }
+
+    /** What each pattern of the second schema was read with. */
+    private static final Map<String, Set<String>> MEMBERS = Map.of(
+            "DAILY", Set.of("kind"),
+            "CYCLE", Set.of("kind", "onDays", "offDays"),
+            "DAYS_PER_MONTH", Set.of("kind", "daysPerMonth"),
+            "WEEKLY", Set.of("kind"),
+            "EVERY_HOURS", Set.of("kind", "everyHours"),
+            "AS_NEEDED", Set.of("kind", "everyHours"),
+            "SEASON", Set.of("kind", "from", "to"),
+            "DRAWN", Set.of("kind", "onDays", "lot"));
+
+    /**
+     * The second called an amount in the product's own unit millilitres, whatever it was, and had room for the members of all
+     * patterns in each.
+     */
+    private static void third(ObjectNode course) {
+        Stored.renamed(course, "perDoseMl", "perDose");
+        Stored.unsaid(course, "perCup");
+        if (course.get("pattern") instanceof ObjectNode pattern) {
+            String kind = pattern.path("kind").asString("");
+            pattern.retain(MEMBERS.getOrDefault(kind, Set.of("kind")));
+            if (kind.equals("EVERY_HOURS")) {
+                Stored.unsaid(pattern, "toHours");
+            }
+        }
     }
 
     /** The first schema was the request itself, with what stands in columns as well. */

@@ -23,9 +23,9 @@ class TakenDays {
 
     // Native SQL is not filtered by household, so it carries it. Days as numbers: cheaper by far than dates in a list.
     private static final String BY_COURSE = """
-            select c.id, c.person_id, c.lot_id, c.way, array_agg(d.day) as days, array_agg(d.ml) as mls
+            select c.id, c.person_id, c.lot_id, c.way, array_agg(d.day) as days, array_agg(d.amount) as amounts
             from course c join (
-                select course_id, on_day - date '1970-01-01' as day, sum(ml) as ml from dose_taken
+                select course_id, on_day - date '1970-01-01' as day, sum(amount) as amount from dose_taken
                 where household_id = :household and struck_at is null and on_day >= :from
                   and course_id in (select id from course where household_id = :household and person_id in (:persons))
                 group by course_id, on_day
@@ -56,9 +56,9 @@ class TakenDays {
         UUID lot = row.getObject("lot_id", UUID.class);
         DosingGate.Way way = DosingGate.Way.valueOf(row.getString("way"));
         Integer[] days = (Integer[]) row.getArray("days").getArray();
-        Double[] mls = (Double[]) row.getArray("mls").getArray();
+        Double[] amounts = (Double[]) row.getArray("amounts").getArray();
         for (int i = 0; i < days.length; i++) {
-            all.add(new DosesTaken.OfPerson(course, lot, way, LocalDate.ofEpochDay(days[i]), mls[i]));
+            all.add(new DosesTaken.OfPerson(course, lot, way, LocalDate.ofEpochDay(days[i]), amounts[i]));
         }
     }
 }

@@ -568,6 +568,7 @@ public class BatchService implements DueSource {
                         plan.driedGPerUnit() == null
                                 ? null
                                 : plan.driedGPerUnit().interval(),
+                        lot.piece(),
                         plan.herbs().stream()
                                 .map(h -> new HerbView(h.taxonId(), h.commonName(), h.part(), h.driedG() * share))
                                 .toList(),

@@ -290,6 +290,7 @@ public class Making {
                 plan.strength().high() * 100,
                 plan.strength().low() * 100,
                 plan.driedGPerUnit(),
+                plan.piece(),
                 r.in().herbsOf(),
                 // What is made for the outside never becomes anything else, whatever went in.
                 request.route() == Taxon.Route.EXTERNAL ? Taxon.Route.EXTERNAL : r.in().route(),

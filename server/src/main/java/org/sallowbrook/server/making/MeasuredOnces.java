@@ -14,6 +14,12 @@ interface MeasuredOnces extends JpaRepository<MeasuredOnce, UUID> {
 
     List<MeasuredOnce> findAllByOrderByNotedOnDescIdDesc(Limit most);
 
+    record OfLot(UUID lot, double g) {}
+
+    @Query("select new org.sallowbrook.server.making.MeasuredOnces$OfLot(m.lotId, max(m.ofOne)) from MeasuredOnce m"
+            + " where m.measure = :measure and m.lotId is not null group by m.lotId")
+    List<OfLot> mostByLot(HouseMeasure measure);
+
     record Most(HouseMeasure measure, double ml) {}
 
     @Query("select new org.sallowbrook.server.making.MeasuredOnces$Most(m.measure, max(m.ofOne)) from MeasuredOnce m"

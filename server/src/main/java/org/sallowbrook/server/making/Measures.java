@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -33,6 +34,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Measures {
 
     private static final int MOST = 200;
+
+    /** What is measured by the spoon and lies dry in it. */
+    private static final Set<LotForm> WEIGHED = Set.of(LotForm.HERB, LotForm.TEA_MIXTURE, LotForm.POWDER);
 
     /**
      * @param lotId the herb that was weighed; null where the measure was filled with water
@@ -108,11 +112,17 @@ public class Measures {
         } else {
             LotView lot = shelf.lot(request.lotId());
             Checks.begin()
-                    .that(lot.form() == LotForm.HERB, "lotId", "must name a jar or a basket of herb")
+                    .that(
+                            WEIGHED.contains(lot.form()),
+                            "lotId",
+                            "must name a jar or a basket of herb, a tea mixture or a powder")
                     .done();
             m.lotId = lot.id();
-            m.taxonId = lot.taxonId();
-            m.part = lot.part();
+            if (lot.form() == LotForm.HERB) {
+                // A spoon of it speaks for the plant elsewhere as well; one of a powder or a mixture for this lot only.
+                m.taxonId = lot.taxonId();
+                m.part = lot.part();
+            }
             m.fresh = lot.stage() == Stage.HARVEST;
         }
         return view(measures.saveAndFlush(m));
@@ -144,6 +154,13 @@ public class Measures {
         return measure.grams(amount, weighed, of(known, m -> m.taxonId == null && m.lotId == null), bulkGPerMl);
     }
 
+    /** By lot, what one of it weighed, the most that was found; a lot nobody weighed one of is not in it. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Double> mostG(HouseMeasure measure) {
+        return measures.mostByLot(measure).stream()
+                .collect(Collectors.toMap(MeasuredOnces.OfLot::lot, MeasuredOnces.OfLot::g));
+    }
+
     /** What one of each holds of water, the largest that was measured; a measure nobody filled is not in it. */
     @Transactional(readOnly = true)
     public Map<HouseMeasure, Double> mostMl(Collection<HouseMeasure> which) {
@@ -164,7 +181,9 @@ public class Measures {
         return new MeasureView(
                 m.id,
                 m.measure,
-                taxon == null ? null : herbarium.taxon(taxon).commonName() + (m.fresh ? ", fresh" : ""),
+                taxon != null
+                        ? herbarium.taxon(taxon).commonName() + (m.fresh ? ", fresh" : "")
+                        : m.lotId != null ? shelf.lot(m.lotId).name() : null,
                 m.ofOne,
                 m.notedOn,
                 m.notedBy);

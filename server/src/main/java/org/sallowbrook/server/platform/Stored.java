@@ -112,6 +112,14 @@ public final class Stored<T extends Record> {
         return document;
     }
 
+    /** For an upgrade: the same under another name; where there is none of it, it is missed when it is read. */
+    public static void renamed(ObjectNode document, String from, String to) {
+        JsonNode value = document.remove(from);
+        if (value != null) {
+            document.set(to, value);
+        }
+    }
+
     /** For an upgrade: what was not written before it could be said is said to be nothing. */
     public static void unsaid(ObjectNode document, String... members) {
         for (String member : members) {

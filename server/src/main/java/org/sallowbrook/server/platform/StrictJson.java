@@ -311,7 +311,7 @@ class StrictJson {
             if (request == null) {
                 throw new IllegalArgumentException("kind " + kinds);
             }
-            add(request, new Violation(path.isEmpty() || path.endsWith("kind") ? "kind" : path + ".kind", kinds));
+            add(request, new Violation(path.isEmpty() ? "kind" : path.endsWith("kind") ? path : path + ".kind", kinds));
         }
 
         private static String expected(Class<?> target) {

@@ -47,6 +47,7 @@ public class Ledger {
             @Nullable Double strengthPercent,
             @Nullable Double strengthLowPercent,
             @Nullable Interval driedGPerUnit,
+            @Nullable Double piece,
             List<HerbView> herbs,
             Taxon.Route route,
             Set<Trait> traits,
@@ -95,6 +96,7 @@ public class Ledger {
         lot.amount = n.amount();
         lot.strengthPercent = n.strengthPercent();
         lot.strengthLowPercent = n.strengthLowPercent();
+        lot.piece = n.piece();
         Interval dried = n.driedGPerUnit();
         if (dried != null) {
             lot.driedGPerUnitLow = dried.low();

@@ -70,6 +70,10 @@ class Lot extends Versioned {
     @Nullable
     Double moistureHigh;
 
+    /** What one piece of it holds, in its own unit; null for what is not in pieces. */
+    @Nullable
+    Double piece;
+
     @Column(name = "dried_g_per_unit_low")
     @Nullable
     Double driedGPerUnitLow;

@@ -138,7 +138,8 @@ class LotReader {
                 l.racked,
                 l.neverFilled,
                 l.supplierLot,
-                l.desiccantOn);
+                l.desiccantOn,
+                l.piece);
     }
 
     private static @Nullable Range range(@Nullable Double low, @Nullable Double high) {

@@ -27,6 +27,7 @@ import org.sallowbrook.server.platform.Range;
  * @param heldByTheWork whether its hold is lifted by what is done with its batch only
  * @param racked of a harvest: whether it was laid out to dry
  * @param neverFilled of a bottle: whether its filling was struck out
+ * @param piece what one piece of it holds, in its own unit; null for what is not in pieces
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -68,7 +69,8 @@ public record LotView(
         Boolean racked,
         Boolean neverFilled,
         String supplierLot,
-        @Nullable LocalDate desiccantOn) {
+        @Nullable LocalDate desiccantOn,
+        @Nullable Double piece) {
 
     public boolean is(Trait trait) {
         return traits.contains(trait);

@@ -67,7 +67,8 @@ public class Products {
             case TEA, ICE_CUBES, TEA_MIXTURE -> Product.Drawn.WATER;
             case TINCTURE, MIXTURE -> Product.Drawn.SPIRIT;
             case POWDER -> Product.Drawn.WHOLE;
-            case HERB, PLANT, SALTED_HERB, FROZEN_HERB -> null;
+            case HERB -> Product.Drawn.NOT_YET;
+            case PLANT, SALTED_HERB, FROZEN_HERB -> null;
             default -> Product.Drawn.OTHER;
         };
     }

@@ -48,6 +48,11 @@ public record CubesBatch(
     }
 
     @Override
+    public Double piece() {
+        return plan.cubeMl();
+    }
+
+    @Override
     public Life keeps() {
         return Life.of(Keeping.Form.FROZEN);
     }
