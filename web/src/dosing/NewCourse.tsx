@@ -91,6 +91,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   // What is proposed, until something else is chosen.
   const dose = ownDose ?? proposed.dose
   const days = ownDays ?? proposed.days
+  const perCup = ownCup ?? proposed.cup
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
   const byTheCup = chosenWay === 'MOUTH' && (product?.form === 'HERB' || product?.form === 'TEA_MIXTURE')
@@ -114,7 +115,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           timesPerDay: times,
           pattern,
           countedIn: countedIn ?? proposed.unit,
-          perCup: byTheCup ? (ownCup ?? proposed.cup) : undefined,
+          perCup: byTheCup ? perCup : undefined,
           ramp: rampDays > 0 ? { startFraction: (rampFrom ?? dose / 2) / dose, days: rampDays } : undefined,
           taper: taperDays > 0 ? { endFraction: (taperTo ?? dose / 2) / dose, days: taperDays } : undefined,
           courseDays: days,
@@ -217,11 +218,11 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 }))}
               />
             )}
-            {byTheCup && plan?.perCup != null && (
+            {byTheCup && perCup != null && (
               <Slider
                 label="Herb to a cup"
                 unit="g"
-                value={plan.perCup}
+                value={perCup}
                 min={0.5}
                 max={10}
                 step={0.5}

@@ -84,7 +84,7 @@ public class CourseTest extends InBrowser {
         exactly("Build up over the first", "3");
         exactly("Beginning with", "10");
         // Eight days of 2 mL, the first of 0.5 and the second of 1.25.
-        assertThat(section("What follows").locator("dd").first()).containsText("13.75");
+        assertThat(section("What follows").locator("dd").first()).containsText("13.8");
         accessible("a course on named days");
         button("Start the course").click();
         heading("Tam Holm: Meadowsweet tincture").waitFor();
@@ -121,10 +121,9 @@ public class CourseTest extends InBrowser {
                 .as(take.innerText())
                 .isTrue();
         take.click();
-        assertThat(field("Each dose, exactly")).hasValue("1");
-        assertThat(field("Herb to a cup, exactly")).hasValue(said.group(1));
-        assertThat(main())
-                .containsText("That is " + said.group(1) + " g; made fresh with " + said.group(1) + " g to a cup");
+        assertThat(field("Each dose, exactly")).hasValue(said.group(1));
+        assertThat(field("Herb to a cup, exactly")).hasValue("3");
+        assertThat(main()).containsText("That is " + said.group(2) + " g; made fresh with 3 g to a cup of 200 mL");
         assertThat(main()).containsText("within the card's");
         field("Counted out in").click();
         assertThat(page.getByRole(AriaRole.OPTION)).hasCount(4);
