@@ -153,7 +153,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
     )
       setProposed(now)
   }
-  const counted = plan?.units.find((u) => u.unit === (countedIn ?? plan.usualUnit)) ?? plan?.units[0]
+  // What it can be counted out in stays where a figure is refused: a number is meant in the unit it was typed in.
+  const of = `${lot} ${chosenWay}`
+  const [offer, setOffer] = useState<{ of: string; plan: Schemas['CoursePlanView'] }>()
+  if (plan && !check.behind && plan !== offer?.plan) setOffer({ of, plan })
+  const offered = offer?.of === of ? offer.plan : undefined
+  const units = (offered?.units ?? []).map((u) =>
+    byTheCup && u.unit === 'CUP' && perCup != null ? { ...u, each: perCup } : u,
+  )
+  const counted = units.find((u) => u.unit === (countedIn ?? offered?.usualUnit)) ?? units[0]
   const save = useSaved(
     here,
     () => {
@@ -231,8 +239,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
             )}
             <DoseAmount
               unit={unit}
-              units={plan?.units ?? []}
-              countedIn={countedIn ?? plan?.usualUnit}
+              units={units}
+              countedIn={countedIn ?? offered?.usualUnit}
               onUnit={setCountedIn}
               value={dose}
               most={Math.max(product?.vessel === 'FLASK' ? 250 : 20, Math.ceil(dose))}
@@ -367,7 +375,9 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
               {plan?.driedGPerDay && (
                 <Figure label="Dried herb a day" value={range(plan.driedGPerDay)} unit="g" />
               )}
-              <Figure label="Alcohol in a dose" value={figure(plan?.alcoholGPerDose ?? NaN)} unit="g" />
+              {plan && plan.alcoholGPerDose > 0 && (
+                <Figure label="Alcohol in a dose" value={figure(plan.alcoholGPerDose)} unit="g" />
+              )}
               <Figure label="Last day" value={date(plan?.lastDay)} />
             </dl>
             {doses.map((d) => (
