@@ -147,7 +147,7 @@ public class CardsTest extends ServerTest {
         for (Taxon taxon : herbarium().taxa()) {
             assertThat(taxon.source().year()).isBetween(1900, 2026);
             taxon.parts()
-                    .forEach(p -> p.doses().forEach(d -> {
+                    .forEach(p -> p.using().doses().forEach(d -> {
                         assertThat(d.source().title()).isNotBlank();
                         assertThat(d.driedGPerDay().high()).isGreaterThan(0);
                     }));

@@ -55,10 +55,10 @@ public class CautionTableTest {
     /** By mouth if the plant has such a part, else on the skin: as a tea, a tincture and a sweet with honey. */
     private static List<Finding> findings(Taxon taxon, Person person, boolean spirit, boolean honey) {
         var part = taxon.parts().stream()
-                .filter(p -> p.routes().contains(Taxon.Route.INTERNAL))
+                .filter(p -> p.using().routes().contains(Taxon.Route.INTERNAL))
                 .findFirst()
                 .orElse(taxon.parts().get(0));
-        boolean mouth = part.routes().contains(Taxon.Route.INTERNAL);
+        boolean mouth = part.using().routes().contains(Taxon.Route.INTERNAL);
         Product product = new Product(
                 taxon.commonName(),
                 mouth ? Taxon.Route.INTERNAL : Taxon.Route.EXTERNAL,

@@ -126,7 +126,7 @@ final class ConstituentGate {
         Set<Constituent> holds = herb.taxon().constituents();
         boolean outsideOnly = herb.taxon()
                 .usedPart(herb.part())
-                .map(p -> !p.routes().contains(Taxon.Route.INTERNAL))
+                .map(p -> !p.using().routes().contains(Taxon.Route.INTERNAL))
                 .orElse(true);
         boolean getsIn = holds.contains(Constituent.PYRROLIZIDINE)
                 || holds.contains(Constituent.SESQUITERPENE_LACTONE) && outsideOnly;

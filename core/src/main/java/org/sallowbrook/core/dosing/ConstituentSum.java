@@ -49,7 +49,7 @@ public final class ConstituentSum {
     private static Sum single(Taking one, Constituent constituent, @Nullable Double weightKg) {
         Double grams = one.driedGPerDay();
         Content content = one.taxon().usedPart(one.part()).stream()
-                .flatMap(p -> p.contents().stream())
+                .flatMap(p -> p.using().contents().stream())
                 .filter(c -> c.constituent() == constituent)
                 .findFirst()
                 .orElse(null);

@@ -56,9 +56,9 @@ public final class Direct {
      */
     public static Product fresh(Taxon taxon, Taxon.Part part, java.time.LocalDate on) {
         Interval moisture =
-                taxon.usedPart(part).map(Taxon.UsedPart::freshMoisture).orElse(null);
+                taxon.usedPart(part).map(p -> p.drying().freshMoisture()).orElse(null);
         boolean inside = taxon.usedPart(part)
-                .filter(p -> p.routes().contains(Taxon.Route.INTERNAL))
+                .filter(p -> p.using().routes().contains(Taxon.Route.INTERNAL))
                 .isPresent();
         return new Product(
                 "fresh " + taxon.commonName(),
@@ -146,7 +146,7 @@ public final class Direct {
         for (Product.Herb herb : product.herbs()) {
             boolean known = herb.taxon()
                     .usedPart(herb.part())
-                    .filter(p -> p.routes().contains(Taxon.Route.EXTERNAL))
+                    .filter(p -> p.using().routes().contains(Taxon.Route.EXTERNAL))
                     .isPresent();
             if (!known) {
                 findings.add(Finding.warn(

@@ -152,7 +152,7 @@ final class DoseGate {
 
     private Optional<DoseRange> range(Product.Herb herb) {
         List<DoseRange> all = herb.taxon().usedPart(herb.part()).stream()
-                .flatMap(p -> p.doses().stream())
+                .flatMap(p -> p.using().doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL && c.person.ageYears() >= d.fromAgeYears())
                 .filter(d -> c.intake.use() == null || d.use().equalsIgnoreCase(c.intake.use()))
                 .toList();

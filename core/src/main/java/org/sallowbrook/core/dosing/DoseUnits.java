@@ -80,7 +80,7 @@ public final class DoseUnits {
         Taxon.TeaAdvice card = product.herbs().stream()
                 .max(Comparator.comparingDouble(Product.Herb::fraction))
                 .flatMap(h -> h.taxon().usedPart(h.part()))
-                .map(Taxon.UsedPart::tea)
+                .map(part -> part.using().tea())
                 .orElse(null);
         double volume = kit.cupMl() != null ? kit.cupMl() : card != null ? card.cupMl() : Dose.CUP_ML;
         if (saidG != null) {

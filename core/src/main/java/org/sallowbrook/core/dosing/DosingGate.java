@@ -251,7 +251,7 @@ public final class DosingGate {
     /** A tenth of the least that the card gives for a day, or a working figure of this tool where it gives nothing. */
     private static double mostForTrialG(Product.Herb herb) {
         return herb.taxon().usedPart(herb.part()).stream()
-                        .flatMap(p -> p.doses().stream())
+                        .flatMap(p -> p.using().doses().stream())
                         .filter(d -> d.route() == Taxon.Route.INTERNAL)
                         .mapToDouble(d -> d.driedGPerDay().low())
                         .filter(g -> g > 0)

@@ -42,7 +42,7 @@ final class FoodGate {
         }
         double perDay = c.intake.mostPerDay() * equivalent.high() * herb.fraction() + others;
         Double dose = taxon.usedPart(herb.part()).stream()
-                .flatMap(p -> p.doses().stream())
+                .flatMap(p -> p.using().doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL)
                 .map(d -> d.driedGPerDay().high())
                 .max(Double::compare)

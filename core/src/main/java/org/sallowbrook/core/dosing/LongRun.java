@@ -108,7 +108,7 @@ public final class LongRun {
         int most = plants.stream()
                 .filter(t -> t.constituents().contains(constituent))
                 .flatMap(t -> t.parts().stream())
-                .flatMap(p -> p.doses().stream())
+                .flatMap(p -> p.using().doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL)
                 .map(Taxon.DoseRange::mostDays)
                 .filter(java.util.Objects::nonNull)

@@ -328,7 +328,7 @@ final class PersonGate {
         if (c.byMouth() && c.person.ageYears() < 2) {
             boolean named = c.product.herbs().stream()
                     .allMatch(h -> h.taxon().usedPart(h.part()).stream()
-                            .flatMap(p -> p.doses().stream())
+                            .flatMap(p -> p.using().doses().stream())
                             .anyMatch(
                                     d -> d.route() == Taxon.Route.INTERNAL && d.fromAgeYears() <= c.person.ageYears()));
             if (!named) {

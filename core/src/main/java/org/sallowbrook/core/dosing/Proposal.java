@@ -208,7 +208,7 @@ public final class Proposal {
 
     private static List<DoseRange> doses(Taxon taxon, Taxon.Part part) {
         return taxon.usedPart(part).stream()
-                .flatMap(p -> p.doses().stream())
+                .flatMap(p -> p.using().doses().stream())
                 .filter(d -> d.route() == Taxon.Route.INTERNAL)
                 .toList();
     }

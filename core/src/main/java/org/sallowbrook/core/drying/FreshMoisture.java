@@ -13,7 +13,8 @@ public final class FreshMoisture {
     private FreshMoisture() {}
 
     public static Moisture of(Taxon taxon, Taxon.Part part) {
-        Interval known = taxon.usedPart(part).map(Taxon.UsedPart::freshMoisture).orElse(null);
+        Interval known =
+                taxon.usedPart(part).map(p -> p.drying().freshMoisture()).orElse(null);
         // A card that was saved before such figures were refused breaks nothing: it counts as saying nothing.
         return known == null || !(known.high() <= Moisture.MOST && known.low() >= 0 && known.low() <= known.high())
                 ? generic(part)

@@ -190,7 +190,7 @@ public final class HarvestGate {
      * lightly takes half of it, a working figure of this tool.
      */
     public static double quota(UsedPart part, Schools schools) {
-        double most = part.sharePerPlant() * part.shareOfStand();
+        double most = part.gathering().sharePerPlant() * part.gathering().shareOfStand();
         return schools.of(Question.HOW_MUCH) == School.LIGHT_THINNING ? most * LIGHT : most;
     }
 
@@ -388,7 +388,7 @@ public final class HarvestGate {
 
     /** A root or bark of a plant too young is too little of it, and its death for nothing. */
     private static void age(Request request, UsedPart part, List<Finding> findings) {
-        Integer least = part.leastAgeYears();
+        Integer least = part.gathering().leastAgeYears();
         Integer since = request.season().growingSince();
         if (least == null) {
             return;
@@ -413,7 +413,7 @@ public final class HarvestGate {
         if (since == null
                 || since != request.on().getYear()
                 || !request.taxon().biennial()
-                || part.stages().contains(LifeStage.ROSETTE)) {
+                || part.gathering().stages().contains(LifeStage.ROSETTE)) {
             return;
         }
         findings.add(Finding.warn(
@@ -425,14 +425,14 @@ public final class HarvestGate {
 
     private static void frost(Request request, UsedPart part, List<Finding> findings) {
         School school = request.schools().of(Question.FRUIT_AND_FROST);
-        boolean fruit = part.part() == Taxon.Part.FRUIT && part.frost() == Taxon.Frost.EITHER;
-        boolean after = part.frost() == Taxon.Frost.AFTER
+        boolean fruit = part.part() == Taxon.Part.FRUIT && part.gathering().frost() == Taxon.Frost.EITHER;
+        boolean after = part.gathering().frost() == Taxon.Frost.AFTER
                 || fruit && (school == School.FRUIT_AFTER_FROST || school == School.FRUIT_AFTER_FREEZING);
-        boolean before = part.frost() == Taxon.Frost.BEFORE
+        boolean before = part.gathering().frost() == Taxon.Frost.BEFORE
                 || fruit && school != School.FRUIT_AFTER_FROST && school != School.FRUIT_AFTER_FREEZING;
         Frosts frosts = request.season().frosts();
         Boolean frozen = frosts == null ? null : (Boolean) (frosts.nights() > 0);
-        if (frozen == null && (after || part.frost() == Taxon.Frost.BEFORE)) {
+        if (frozen == null && (after || part.gathering().frost() == Taxon.Frost.BEFORE)) {
             findings.add(Finding.note(
                     "FROST_UNKNOWN",
                     "Whether it has frozen yet is not on record, and it matters for this part.",
@@ -462,7 +462,7 @@ public final class HarvestGate {
     /** What stands at its stage out of its time is looked at twice: perhaps it is something else. */
     private static void time(Request request, UsedPart part, List<Finding> findings) {
         Readiness r = request.season().readiness();
-        if (r == null || r.seen() || !part.stages().contains(request.stage())) {
+        if (r == null || r.seen() || !part.gathering().stages().contains(request.stage())) {
             return;
         }
         if (r.state() == Readiness.State.LATER
@@ -499,9 +499,11 @@ public final class HarvestGate {
                     "Choose one of the parts on the card."));
             return;
         }
-        if (!part.stages().contains(request.stage())) {
+        if (!part.gathering().stages().contains(request.stage())) {
             findings.add(Finding.warn(
-                    "NOT_THE_MOMENT", "This is not the moment for this part: " + part.moment(), "Come back then."));
+                    "NOT_THE_MOMENT",
+                    "This is not the moment for this part: " + part.gathering().moment(),
+                    "Come back then."));
         }
         age(request, part, findings);
         biennial(request, part, findings);
@@ -517,11 +519,11 @@ public final class HarvestGate {
                             + " the compost, never back outside."));
             return;
         }
-        if (request.perPlant() != null && request.perPlant() > part.sharePerPlant() + 1e-9) {
+        if (request.perPlant() != null && request.perPlant() > part.gathering().sharePerPlant() + 1e-9) {
             findings.add(Finding.warn(
                     "OVER_PLANT_SHARE",
                     Words.percent(request.perPlant()) + " of each plant is taken; "
-                            + Words.percent(part.sharePerPlant()) + " is what one plant can spare.",
+                            + Words.percent(part.gathering().sharePerPlant()) + " is what one plant can spare.",
                     "Take less of each, and of more plants, or say why."));
         }
         double all = request.shareTaken() + request.sharePicked();

@@ -187,7 +187,7 @@ public final class ByNeed {
         if (!growsNear.contains(taxon.id())) {
             return Nearness.ELSEWHERE;
         }
-        return taxon.parts().stream().anyMatch(p -> p.months().contains(month))
+        return taxon.parts().stream().anyMatch(p -> p.gathering().months().contains(month))
                 ? Nearness.GROWS_NEAR_IN_SEASON
                 : Nearness.GROWS_NEAR;
     }

@@ -63,7 +63,7 @@ final class CardCheck {
             wrong(taxon, "family", taxon.family() + " is no plant family known here; write it as Asteraceae");
         }
         taxon.months().forEach((stage, months) -> months(taxon, stage.name(), months));
-        taxon.parts().forEach(p -> months(taxon, p.part().name(), p.months()));
+        taxon.parts().forEach(p -> months(taxon, p.part().name(), p.gathering().months()));
         for (Taxon.Caution caution : taxon.cautions()) {
             String value = caution.value();
             boolean read = switch (caution.subject()) {
@@ -208,14 +208,15 @@ final class CardCheck {
         }
         for (Taxon.UsedPart part : taxon.parts()) {
             figures(taxon, part);
-            if (part.routes().isEmpty()) {
+            if (part.using().routes().isEmpty()) {
                 wrong(taxon, part.part().name(), part.part() + " allows no route");
             }
-            if (part.doses().stream().anyMatch(d -> !part.routes().contains(d.route()))) {
+            if (part.using().doses().stream()
+                    .anyMatch(d -> !part.using().routes().contains(d.route()))) {
                 wrong(taxon, part.part().name(), part.part() + " has a dose by a route it does not allow");
             }
-            if (!(part.sharePerPlant() > 0 && part.sharePerPlant() <= 1)
-                    || !(part.shareOfStand() > 0 && part.shareOfStand() <= 1)) {
+            if (!(part.gathering().sharePerPlant() > 0 && part.gathering().sharePerPlant() <= 1)
+                    || !(part.gathering().shareOfStand() > 0 && part.gathering().shareOfStand() <= 1)) {
                 wrong(taxon, part.part().name(), part.part() + " must have shares above 0 and at most 1");
             }
         }
@@ -228,10 +229,10 @@ final class CardCheck {
 
     /** Figures by which everything else is reckoned must be such as a plant can have. */
     private void figures(Taxon taxon, Taxon.UsedPart part) {
-        within(taxon, part, "fresh moisture", part.freshMoisture(), LEAST_FRESH_MOISTURE, MOST_FRESH_MOISTURE);
-        within(taxon, part, "bulk density", part.bulkDensityGPerMl(), 0.005, 1.5);
-        within(taxon, part, "fresh bulk density", part.freshBulkDensityGPerMl(), 0.005, 1.5);
-        for (Taxon.DoseRange dose : part.doses()) {
+        within(taxon, part, "fresh moisture", part.drying().freshMoisture(), LEAST_FRESH_MOISTURE, MOST_FRESH_MOISTURE);
+        within(taxon, part, "bulk density", part.keeping().bulkDensityGPerMl(), 0.005, 1.5);
+        within(taxon, part, "fresh bulk density", part.drying().freshBulkDensityGPerMl(), 0.005, 1.5);
+        for (Taxon.DoseRange dose : part.using().doses()) {
             if (!(dose.driedGPerDay().high() > 0) || !(dose.driedGPerDay().high() <= MOST_G_A_DAY)) {
                 wrong(
                         taxon,

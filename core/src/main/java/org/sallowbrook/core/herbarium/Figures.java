@@ -67,55 +67,42 @@ public final class Figures {
     }
 
     private static Taxon.UsedPart part(Taxon.UsedPart p, Set<String> ticked) {
-        Taxon.SpiritAdvice spirit = p.spirit();
-        Taxon.TeaAdvice tea = p.tea();
+        Taxon.SpiritAdvice spirit = p.using().spirit();
+        Taxon.TeaAdvice tea = p.using().tea();
         return new Taxon.UsedPart(
                 p.part(),
-                p.moment(),
-                p.stages(),
-                p.months(),
-                p.sharePerPlant(),
-                p.shareOfStand(),
-                p.degreeDays(),
-                p.leastAgeYears(),
-                p.frost(),
-                p.freshMoisture(),
-                p.bulkDensityGPerMl(),
-                p.freshBulkDensityGPerMl(),
-                p.dryAtC(),
-                p.storageMonths(),
-                p.ageingMonths(),
-                p.aromatic(),
-                p.routes(),
-                p.method(),
-                p.tools(),
-                spirit != null && ticked.contains(spirit(p))
-                        ? new Taxon.SpiritAdvice(
-                                spirit.ratio(),
-                                spirit.menstruumPercent(),
-                                spirit.source().checked())
-                        : spirit,
-                tea != null && ticked.contains(tea(p))
-                        ? new Taxon.TeaAdvice(
-                                tea.method(),
-                                tea.minutes(),
-                                tea.gramsPerCup(),
-                                tea.cupMl(),
-                                tea.source().checked())
-                        : tea,
-                p.doses().stream()
-                        .map(d -> ticked.contains(of(p, d))
-                                ? new Taxon.DoseRange(
-                                        d.use(),
-                                        d.route(),
-                                        d.form(),
-                                        d.fromAgeYears(),
-                                        d.driedGPerDay(),
-                                        d.mostDays(),
-                                        d.source().checked())
-                                : d)
-                        .toList(),
-                p.contents(),
+                p.gathering(),
+                p.drying(),
+                p.keeping(),
+                new Taxon.Using(
+                        p.using().routes(),
+                        spirit != null && ticked.contains(spirit(p))
+                                ? new Taxon.SpiritAdvice(
+                                        spirit.ratio(),
+                                        spirit.menstruumPercent(),
+                                        spirit.source().checked())
+                                : spirit,
+                        tea != null && ticked.contains(tea(p))
+                                ? new Taxon.TeaAdvice(
+                                        tea.method(),
+                                        tea.minutes(),
+                                        tea.gramsPerCup(),
+                                        tea.cupMl(),
+                                        tea.source().checked())
+                                : tea,
+                        p.using().doses().stream()
+                                .map(d -> ticked.contains(of(p, d))
+                                        ? new Taxon.DoseRange(
+                                                d.use(),
+                                                d.route(),
+                                                d.form(),
+                                                d.fromAgeYears(),
+                                                d.driedGPerDay(),
+                                                d.mostDays(),
+                                                d.source().checked())
+                                        : d)
+                                .toList(),
+                        p.using().contents()),
                 p.source());
     }
 }

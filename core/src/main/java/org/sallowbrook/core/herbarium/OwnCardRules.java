@@ -11,7 +11,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.apache.commons.text.similarity.LevenshteinDistance;
-import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Herbarium.Problem;
 
 /**
@@ -119,16 +118,11 @@ public final class OwnCardRules {
     private static void uses(Taxon shipped, Taxon own, List<Problem> problems) {
         for (Taxon.UsedPart part : own.parts()) {
             Taxon.UsedPart known = shipped.usedPart(part.part()).orElse(null);
-            if (known != null && !known.routes().containsAll(part.routes())) {
-                wrong(problems, own, part.part().name(), part.part() + " may not get a route the card does not allow");
-            }
             if (known != null) {
-                figures(known, part, own, problems);
+                PartField.refusals(known, part)
+                        .forEach(why -> wrong(problems, own, part.part().name(), why));
             }
-            if (known != null && !known.contents().stream().allMatch(c -> keptCeiling(c, part))) {
-                wrong(problems, own, part.part().name(), "a ceiling of a constituent must stay, or be lower");
-            }
-            if (known == null && part.routes().contains(Taxon.Route.INTERNAL) && outsideOnly(shipped)) {
+            if (known == null && part.using().routes().contains(Taxon.Route.INTERNAL) && outsideOnly(shipped)) {
                 wrong(problems, own, part.part().name(), "nothing of this plant may be taken by mouth");
             }
             if (shipped.danger().dangerous()) {
@@ -140,64 +134,6 @@ public final class OwnCardRules {
                 wrong(problems, own, use.name(), use.name() + " is a grave illness and stays marked so");
             }
         }
-    }
-
-    private static void figures(Taxon.UsedPart known, Taxon.UsedPart part, Taxon own, List<Problem> problems) {
-        String where = part.part().name();
-        if (part.sharePerPlant() > known.sharePerPlant() || part.shareOfStand() > known.shareOfStand()) {
-            wrong(problems, own, where, "no larger share may be taken than the card allows");
-        }
-        // A wetter figure makes less dried herb of what was weighed fresh, and so a smaller dose of the same bottle.
-        if (part.freshMoisture() != null
-                && known.freshMoisture() != null
-                && part.freshMoisture().low() > known.freshMoisture().low()) {
-            wrong(
-                    problems,
-                    own,
-                    where,
-                    "the fresh part may not be called wetter than the card says: doses are reckoned from it");
-        }
-        if (part.freshMoisture() == null && known.freshMoisture() != null) {
-            wrong(problems, own, where, "the moisture of the fresh part must stay: doses are reckoned from it");
-        }
-        if (part.bulkDensityGPerMl() != null
-                && known.bulkDensityGPerMl() != null
-                && part.bulkDensityGPerMl().high() < known.bulkDensityGPerMl().high()) {
-            wrong(
-                    problems,
-                    own,
-                    where,
-                    "a spoon may not be called to hold less than the card says: doses are reckoned from it");
-        }
-        if (less(part.ageingMonths(), known.ageingMonths()) || less(part.leastAgeYears(), known.leastAgeYears())) {
-            wrong(problems, own, where, "an ageing time or least age must stay, or be longer");
-        }
-        if (part.doses().stream().anyMatch(d -> !withinShipped(d, known))) {
-            wrong(
-                    problems,
-                    own,
-                    where,
-                    "a dose may not be larger, longer or for a younger person than the card's largest by that route");
-        }
-    }
-
-    private static boolean less(@Nullable Integer own, @Nullable Integer shipped) {
-        return shipped != null && (own == null || own < shipped);
-    }
-
-    /** Where the shipped part has a figure by this route, its largest bounds every other. */
-    private static boolean withinShipped(Taxon.DoseRange dose, Taxon.UsedPart shipped) {
-        List<Taxon.DoseRange> known =
-                shipped.doses().stream().filter(d -> d.route() == dose.route()).toList();
-        if (known.isEmpty()) {
-            return true;
-        }
-        boolean amount = known.stream()
-                .anyMatch(d -> dose.driedGPerDay().high() <= d.driedGPerDay().high());
-        boolean age = known.stream().anyMatch(d -> dose.fromAgeYears() >= d.fromAgeYears());
-        boolean days = known.stream()
-                .anyMatch(d -> d.mostDays() == null || (dose.mostDays() != null && dose.mostDays() <= d.mostDays()));
-        return amount && age && days;
     }
 
     /**
@@ -278,15 +214,9 @@ public final class OwnCardRules {
         List<Taxon.UsedPart> parts = new ArrayList<>();
         for (Taxon.UsedPart part : own.parts()) {
             Taxon.UsedPart known = shipped.usedPart(part.part()).orElse(null);
-            List<Problem> problems = new ArrayList<>();
             if (known != null) {
-                figures(known, part, own, problems);
-                if (!known.routes().containsAll(part.routes())
-                        || !known.contents().stream().allMatch(c -> keptCeiling(c, part))) {
-                    problems.add(new Problem(own.id(), part.part().name(), "wider than the card"));
-                }
-                parts.add(problems.isEmpty() ? part : known);
-            } else if (!(part.routes().contains(Taxon.Route.INTERNAL) && outsideOnly(shipped))) {
+                parts.add(PartField.refusals(known, part).isEmpty() ? part : known);
+            } else if (!(part.using().routes().contains(Taxon.Route.INTERNAL) && outsideOnly(shipped))) {
                 parts.add(part);
             }
         }
@@ -348,8 +278,9 @@ public final class OwnCardRules {
                         genus + " holds poisonous plants: it is poisonous until the card's own source names a book that"
                                 + " says otherwise");
             }
-            boolean byMouth = own.parts().stream().anyMatch(p -> p.routes().contains(Taxon.Route.INTERNAL))
-                    || !own.foods().isEmpty();
+            boolean byMouth =
+                    own.parts().stream().anyMatch(p -> p.using().routes().contains(Taxon.Route.INTERNAL))
+                            || !own.foods().isEmpty();
             if (byMouth) {
                 wrong(
                         problems,
@@ -380,21 +311,9 @@ public final class OwnCardRules {
         return String.join(" ", Arrays.asList(words).subList(0, Math.min(2, words.length)));
     }
 
-    private static boolean keptCeiling(Taxon.Content shipped, Taxon.UsedPart own) {
-        return own.contents().stream()
-                .filter(c -> c.constituent() == shipped.constituent())
-                .anyMatch(c -> c.mgPerG().high() >= shipped.mgPerG().high()
-                        && asLow(c.mostMgPerDay(), shipped.mostMgPerDay())
-                        && asLow(c.mostMgPerKgPerDay(), shipped.mostMgPerKgPerDay()));
-    }
-
-    private static boolean asLow(@Nullable Double own, @Nullable Double shipped) {
-        return shipped == null || (own != null && own <= shipped);
-    }
-
     private static boolean outsideOnly(Taxon shipped) {
         return !shipped.parts().isEmpty()
-                && shipped.parts().stream().noneMatch(p -> p.routes().contains(Taxon.Route.INTERNAL));
+                && shipped.parts().stream().noneMatch(p -> p.using().routes().contains(Taxon.Route.INTERNAL));
     }
 
     private static void wrong(List<Problem> problems, Taxon own, String where, String message) {

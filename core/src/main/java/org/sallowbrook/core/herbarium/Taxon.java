@@ -199,20 +199,15 @@ public record Taxon(
     }
 
     /**
+     * When it is gathered, how, and how much of it.
+     *
      * @param sharePerPlant of the part on each plant, 0..1
      * @param shareOfStand of the plants of a stand, 0..1
      * @param degreeDays window of warmth since 1 January, base 5 degrees C; null when unknown
      * @param leastAgeYears of the plant; null when it does not matter
      * @param frost null when it does not matter
-     * @param freshMoisture wet basis; null when unknown
-     * @param bulkDensityGPerMl dried and cut; null when unknown
-     * @param freshBulkDensityGPerMl null when unknown
-     * @param dryAtC nominal temperature; null when unknown
-     * @param storageMonths of the dried part; null for the form's own life
-     * @param ageingMonths held back after drying before use; null for none
      */
-    public record UsedPart(
-            Part part,
+    public record Gathering(
             String moment,
             Set<LifeStage> stages,
             Set<Integer> months,
@@ -221,21 +216,45 @@ public record Taxon(
             @Nullable Interval degreeDays,
             @Nullable Integer leastAgeYears,
             @Nullable Frost frost,
+            String method,
+            String tools) {}
+
+    /**
+     * As it comes in, and how it is dried.
+     *
+     * @param freshMoisture wet basis; null when unknown
+     * @param freshBulkDensityGPerMl null when unknown
+     * @param dryAtC nominal temperature; null when unknown
+     */
+    public record Drying(
             @Nullable Interval freshMoisture,
-            @Nullable Interval bulkDensityGPerMl,
             @Nullable Interval freshBulkDensityGPerMl,
             @Nullable Double dryAtC,
+            boolean aromatic) {}
+
+    /**
+     * In the jar.
+     *
+     * @param bulkDensityGPerMl dried and cut; null when unknown
+     * @param storageMonths of the dried part; null for the form's own life
+     * @param ageingMonths held back after drying before use; null for none
+     */
+    public record Keeping(
+            @Nullable Interval bulkDensityGPerMl,
             @Nullable Integer storageMonths,
-            @Nullable Integer ageingMonths,
-            boolean aromatic,
+            @Nullable Integer ageingMonths) {}
+
+    /** What is made of it and how much is taken. */
+    public record Using(
             Set<Route> routes,
-            String method,
-            String tools,
             @Nullable SpiritAdvice spirit,
             @Nullable TeaAdvice tea,
             List<DoseRange> doses,
-            List<Content> contents,
-            Source source) {}
+            List<Content> contents) {}
+
+    /** A part that is used. What a household's card may make of each field is in {@link PartField}. */
+    public record UsedPart(
+            Part part, Gathering gathering, Drying drying, Keeping keeping, Using using, Source source) {}
 
     /**
      * How much of a constituent class the dried part holds.
@@ -423,8 +442,8 @@ public record Taxon(
      * what is harmful only when swallowed.
      */
     public boolean mustBeToldFrom(Taxon other) {
-        boolean skinOnly =
-                !parts().isEmpty() && parts().stream().noneMatch(p -> p.routes().contains(Route.INTERNAL));
+        boolean skinOnly = !parts().isEmpty()
+                && parts().stream().noneMatch(p -> p.using().routes().contains(Route.INTERNAL));
         return other.danger().dangerous() || (other.harmsWhenTaken() && !skinOnly);
     }
 

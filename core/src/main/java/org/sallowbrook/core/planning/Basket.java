@@ -95,13 +95,13 @@ public final class Basket {
     }
 
     private static @Nullable Rate rate(Product product, UsedPart part) {
-        boolean eaten = part.routes().contains(Taxon.Route.INTERNAL);
+        boolean eaten = part.using().routes().contains(Taxon.Route.INTERNAL);
         return switch (product) {
             case DRIED -> new Rate(Interval.exactly(1), "dried");
             case TINCTURE -> eaten ? tincture(part) : null;
-            case TEA -> eaten ? tea(part.tea()) : null;
+            case TEA -> eaten ? tea(part.using().tea()) : null;
             case OIL ->
-                part.routes().contains(Taxon.Route.EXTERNAL)
+                part.using().routes().contains(Taxon.Route.EXTERNAL)
                         ? new Rate(
                                 Interval.of(OIL_RATIO - OIL_KEPT_ML_PER_G.high(), OIL_RATIO - OIL_KEPT_ML_PER_G.low()),
                                 "1:7, for the skin")
@@ -118,7 +118,7 @@ public final class Basket {
     }
 
     private static @Nullable Rate tincture(UsedPart part) {
-        Taxon.SpiritAdvice advice = part.spirit();
+        Taxon.SpiritAdvice advice = part.using().spirit();
         double ratio = advice == null ? TINCTURE_RATIO : advice.ratio();
         Interval kept = Retention.PRESSED.mlPerG();
         return ratio > kept.high()

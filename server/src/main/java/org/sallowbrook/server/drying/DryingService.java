@@ -609,7 +609,10 @@ public class DryingService implements DueSource {
 
     private Temperature temperature(DryingRun run) {
         Taxon.UsedPart part = herbarium.taxon(run.taxonId).usedPart(run.part).orElse(null);
-        return Temperature.of(run.part, part != null && part.aromatic(), part == null ? null : part.dryAtC());
+        return Temperature.of(
+                run.part,
+                part != null && part.drying().aromatic(),
+                part == null ? null : part.drying().dryAtC());
     }
 
     private AdviceView advice(DryingRun run) {

@@ -180,7 +180,9 @@ public class SeasonService {
         }
         Taxon taxon = herbarium.taxon(stand.taxonId);
         Taxon.UsedPart used = taxon.usedPart(part).orElse(null);
-        return used == null || used.months().isEmpty() ? null : new Year(people.today()).readiness(stand, taxon, used);
+        return used == null || used.gathering().months().isEmpty()
+                ? null
+                : new Year(people.today()).readiness(stand, taxon, used);
     }
 
     /** Frosts since the summer; null where nobody measures. */
@@ -247,7 +249,7 @@ public class SeasonService {
 
         List<ReadyView> ready(Stand stand, Taxon taxon) {
             return taxon.parts().stream()
-                    .filter(p -> !p.months().isEmpty())
+                    .filter(p -> !p.gathering().months().isEmpty())
                     .map(p -> ready(stand, taxon, p))
                     .toList();
         }
@@ -268,8 +270,8 @@ public class SeasonService {
                     r.until(),
                     r.seen(),
                     r.sightings(),
-                    part.moment(),
-                    part.tools(),
+                    part.gathering().moment(),
+                    part.gathering().tools(),
                     r.because());
         }
 
@@ -277,7 +279,7 @@ public class SeasonService {
             LifeStage stage = first(part);
             return Readiness.of(new Readiness.Request(
                     stand.id.toString(),
-                    part.months(),
+                    part.gathering().months(),
                     placeOf(stand),
                     progress(today.getYear(), placeOf(stand)),
                     stage == null ? List.of() : learnt(taxon, stage, y -> y < today.getYear()),
@@ -286,13 +288,15 @@ public class SeasonService {
                     taxon.biennial()
                             && stand.growingSince != null
                             && stand.growingSince == today.getYear()
-                            && !part.stages().contains(LifeStage.ROSETTE),
+                            && !part.gathering().stages().contains(LifeStage.ROSETTE),
                     today));
         }
 
         /** The stage at which the part begins to be gathered. */
         private static @Nullable LifeStage first(Taxon.UsedPart part) {
-            return part.stages().stream().min(Comparator.naturalOrder()).orElse(null);
+            return part.gathering().stages().stream()
+                    .min(Comparator.naturalOrder())
+                    .orElse(null);
         }
 
         /** What was learnt of a stage in the years that count, at every stand of the kind. */

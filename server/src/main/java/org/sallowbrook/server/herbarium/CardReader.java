@@ -142,24 +142,31 @@ final class CardReader {
     private Taxon.UsedPart part(CardFile f, CardFile.PartFile p) {
         return new Taxon.UsedPart(
                 p.part(),
-                p.moment(),
-                p.stages(),
-                p.months(),
-                p.sharePerPlant(),
-                p.shareOfStand(),
-                interval(p.degreeDays(), "degreeDays"),
-                p.leastAgeYears(),
-                p.frost(),
-                interval(p.freshMoisture(), "freshMoisture"),
-                interval(p.bulkDensityGPerMl(), "bulkDensityGPerMl"),
-                interval(p.freshBulkDensityGPerMl(), "freshBulkDensityGPerMl"),
-                p.dryAtC(),
-                p.storageMonths(),
-                p.ageingMonths(),
-                Boolean.TRUE.equals(p.aromatic()),
+                new Taxon.Gathering(
+                        p.moment(),
+                        p.stages(),
+                        p.months(),
+                        p.sharePerPlant(),
+                        p.shareOfStand(),
+                        interval(p.degreeDays(), "degreeDays"),
+                        p.leastAgeYears(),
+                        p.frost(),
+                        p.method(),
+                        text(p.tools())),
+                new Taxon.Drying(
+                        interval(p.freshMoisture(), "freshMoisture"),
+                        interval(p.freshBulkDensityGPerMl(), "freshBulkDensityGPerMl"),
+                        p.dryAtC(),
+                        Boolean.TRUE.equals(p.aromatic())),
+                new Taxon.Keeping(
+                        interval(p.bulkDensityGPerMl(), "bulkDensityGPerMl"), p.storageMonths(), p.ageingMonths()),
+                using(f, p),
+                f.source().toCore());
+    }
+
+    private static Taxon.Using using(CardFile f, CardFile.PartFile p) {
+        return new Taxon.Using(
                 p.routes(),
-                p.method(),
-                text(p.tools()),
                 p.spirit() == null
                         ? null
                         : new Taxon.SpiritAdvice(
@@ -191,8 +198,7 @@ final class CardReader {
                                 c.mostMgPerDay(),
                                 c.mostMgPerKgPerDay(),
                                 source(f, c.source())))
-                        .toList(),
-                f.source().toCore());
+                        .toList());
     }
 
     private static @Nullable Interval interval(CardFile.@Nullable RangeFile range, String field) {

@@ -208,7 +208,7 @@ class HerbariumController {
                 t.group(),
                 t.parts().stream().map(Taxon.UsedPart::part).toList(),
                 t.parts().stream()
-                        .flatMap(p -> p.months().stream())
+                        .flatMap(p -> p.gathering().months().stream())
                         .distinct()
                         .sorted()
                         .toList(),
@@ -424,38 +424,38 @@ class HerbariumController {
     private static PartView part(Taxon.UsedPart p) {
         return new PartView(
                 p.part(),
-                p.moment(),
-                p.stages().stream().sorted().toList(),
-                p.months().stream().sorted().toList(),
-                p.sharePerPlant(),
-                p.shareOfStand(),
-                range(p.degreeDays()),
-                p.leastAgeYears(),
-                p.frost(),
-                range(p.freshMoisture()),
-                range(p.bulkDensityGPerMl()),
-                p.dryAtC(),
-                p.storageMonths(),
-                p.ageingMonths(),
-                p.aromatic(),
-                p.routes().stream().sorted().toList(),
-                p.method(),
-                p.tools(),
-                p.spirit() == null
+                p.gathering().moment(),
+                p.gathering().stages().stream().sorted().toList(),
+                p.gathering().months().stream().sorted().toList(),
+                p.gathering().sharePerPlant(),
+                p.gathering().shareOfStand(),
+                range(p.gathering().degreeDays()),
+                p.gathering().leastAgeYears(),
+                p.gathering().frost(),
+                range(p.drying().freshMoisture()),
+                range(p.keeping().bulkDensityGPerMl()),
+                p.drying().dryAtC(),
+                p.keeping().storageMonths(),
+                p.keeping().ageingMonths(),
+                p.drying().aromatic(),
+                p.using().routes().stream().sorted().toList(),
+                p.gathering().method(),
+                p.gathering().tools(),
+                p.using().spirit() == null
                         ? null
                         : new SpiritView(
-                                p.spirit().ratio(),
-                                p.spirit().menstruumPercent(),
-                                SourceView.of(p.spirit().source(), Figures.spirit(p))),
-                p.tea() == null
+                                p.using().spirit().ratio(),
+                                p.using().spirit().menstruumPercent(),
+                                SourceView.of(p.using().spirit().source(), Figures.spirit(p))),
+                p.using().tea() == null
                         ? null
                         : new TeaView(
-                                p.tea().method(),
-                                p.tea().minutes(),
-                                p.tea().gramsPerCup(),
-                                p.tea().cupMl(),
-                                SourceView.of(p.tea().source(), Figures.tea(p))),
-                p.doses().stream()
+                                p.using().tea().method(),
+                                p.using().tea().minutes(),
+                                p.using().tea().gramsPerCup(),
+                                p.using().tea().cupMl(),
+                                SourceView.of(p.using().tea().source(), Figures.tea(p))),
+                p.using().doses().stream()
                         .map(d -> new DoseView(
                                 d.use(),
                                 d.route(),

@@ -194,13 +194,13 @@ public class OwnCardService {
         List<String> figures = new ArrayList<>();
         figures.add(Figures.DESCRIPTION);
         for (Taxon.UsedPart part : taxon.parts()) {
-            if (part.tea() != null) {
+            if (part.using().tea() != null) {
                 figures.add(Figures.tea(part));
             }
-            if (part.spirit() != null) {
+            if (part.using().spirit() != null) {
                 figures.add(Figures.spirit(part));
             }
-            part.doses().forEach(d -> figures.add(Figures.of(part, d)));
+            part.using().doses().forEach(d -> figures.add(Figures.of(part, d)));
         }
         taxon.uses().forEach(u -> figures.add(Figures.of(u)));
         taxon.cautions().forEach(c -> figures.add(Figures.of(c)));

@@ -200,7 +200,7 @@ final class Ingredients {
             boolean pyrrolizidine = taxon.constituents().contains(Taxon.Constituent.PYRROLIZIDINE);
             Taxon.UsedPart used =
                     in.part() == null ? null : taxon.usedPart(in.part()).orElse(null);
-            boolean internal = used != null && used.routes().contains(Taxon.Route.INTERNAL) && !pyrrolizidine;
+            boolean internal = used != null && used.using().routes().contains(Taxon.Route.INTERNAL) && !pyrrolizidine;
             described.add(new MakingGate.Ingredient(
                     name,
                     Product.State.USABLE,
@@ -265,7 +265,7 @@ final class Ingredients {
         }
         Interval card = taxon == null || part == null
                 ? null
-                : taxon.usedPart(part).map(Taxon.UsedPart::freshMoisture).orElse(null);
+                : taxon.usedPart(part).map(p -> p.drying().freshMoisture()).orElse(null);
         return card == null ? Moisture.of(FRESH.low(), FRESH.high()) : Moisture.of(card.low(), card.high());
     }
 
@@ -275,7 +275,9 @@ final class Ingredients {
         if (used == null) {
             return null;
         }
-        return state == Tincture.State.DRIED ? used.bulkDensityGPerMl() : used.freshBulkDensityGPerMl();
+        return state == Tincture.State.DRIED
+                ? used.keeping().bulkDensityGPerMl()
+                : used.drying().freshBulkDensityGPerMl();
     }
 
     List<Stock> stocks(List<StockIn> wanted, Set<LotForm> forms, String field) {

@@ -72,7 +72,11 @@ public class Complaints {
         Set<String> words = new TreeSet<>();
         taxa.forEach(t -> Stream.of(
                         Stream.of(t.habitat(), t.winterTells(), t.washing()),
-                        t.parts().stream().flatMap(p -> Stream.of(p.moment(), p.method(), p.tools())),
+                        t.parts().stream()
+                                .flatMap(p -> Stream.of(
+                                        p.gathering().moment(),
+                                        p.gathering().method(),
+                                        p.gathering().tools())),
                         t.uses().stream().map(Taxon.Use::name),
                         t.cautions().stream().map(Taxon.Caution::effect))
                 .flatMap(s -> s)

@@ -254,7 +254,7 @@ public class JarService {
         jar.madeOn = harvestedOn;
         jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
                 .bestBefore();
-        LocalDate release = Keeping.releasedOn(harvestedOn, part.ageingMonths());
+        LocalDate release = Keeping.releasedOn(harvestedOn, part.keeping().ageingMonths());
         if (release.isAfter(people.today())) {
             jar.state = Product.State.HOLD;
             jar.stateReason = "It ages until " + Words.day(release) + "; fresh it is too harsh.";
@@ -269,7 +269,7 @@ public class JarService {
             case ROOT -> Keeping.Form.ROOT;
             case BARK -> Keeping.Form.BARK;
             case FLOWER, FLOWER_HEAD -> Keeping.Form.FLOWER;
-            case LEAF -> part.aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
+            case LEAF -> part.drying().aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
             case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> Keeping.Form.HERB;
             case FRUIT -> Keeping.Form.DRIED_FRUIT;
             case SEED -> Keeping.Form.SEED;

@@ -178,7 +178,7 @@ class Lot extends Versioned {
         }
         route = !pyrrolizidine
                         && taxon.usedPart(of)
-                                .filter(p -> p.routes().contains(Taxon.Route.INTERNAL))
+                                .filter(p -> p.using().routes().contains(Taxon.Route.INTERNAL))
                                 .isPresent()
                 ? Taxon.Route.INTERNAL
                 : Taxon.Route.EXTERNAL;
