@@ -14,7 +14,6 @@ import org.sallowbrook.core.measure.Finding;
 /** What a plant holds, whatever its card says: pyrrolizidines, salicylates, inducers, and what gets in through a cut. */
 final class ConstituentGate {
 
-    private static final int ADULT = 18;
     private static final int COMFREY_MOST_DAYS = 10;
     private static final Set<MedicineClass> CLOTTING = Set.of(MedicineClass.ANTICOAGULANT, MedicineClass.ANTIPLATELET);
     /** By a plant that makes the liver break medicines down faster. */
@@ -113,7 +112,7 @@ final class ConstituentGate {
         if (c.person.pregnant() || c.person.breastFeeding()) {
             c.stop("PYRROLIZIDINE", "Not in pregnancy or breast-feeding, on the skin either.", "Use another herb.");
         }
-        if (c.person.ageYears() < ADULT) {
+        if (!c.person.adult()) {
             c.stop("PYRROLIZIDINE", "Not on the skin of anyone under 18.", "Use another herb.");
         }
         if (c.allDays() > COMFREY_MOST_DAYS) {
@@ -140,7 +139,7 @@ final class ConstituentGate {
 
     private void salicylate(Taxon taxon) {
         String name = taxon.commonName() + " holds salicylates";
-        if (c.person.ageYears() < ADULT) {
+        if (!c.person.adult()) {
             c.stop("SALICYLATE", name + ": not under 18 years, for fear of Reye's syndrome.", "Use another herb.");
         }
         if (c.person.trimester() != null && c.person.trimester() == 3) {

@@ -9,6 +9,7 @@ import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
 
 /**
@@ -44,9 +45,6 @@ public final class Direct {
         }
     }
 
-    /** Water in dried herb as it comes into the jar, wet basis, as everywhere here. */
-    private static final double DRIED_MOISTURE = 0.10;
-
     private Direct() {}
 
     /**
@@ -66,9 +64,7 @@ public final class Direct {
                 List.of(new Product.Herb(taxon, part, 1)),
                 moisture == null
                         ? null
-                        : Interval.of(
-                                (1 - moisture.high()) / (1 - DRIED_MOISTURE),
-                                (1 - moisture.low()) / (1 - DRIED_MOISTURE)),
+                        : Moisture.of(moisture.low(), moisture.high()).driedGPerG(),
                 Strength.NONE,
                 on,
                 Product.State.USABLE,

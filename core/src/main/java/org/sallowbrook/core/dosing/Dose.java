@@ -3,6 +3,7 @@ package org.sallowbrook.core.dosing;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.household.Person;
 import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.measure.Because;
@@ -31,7 +32,6 @@ public final class Dose {
     private static final int DRIVES_FROM = 16;
     static final double ALCOHOL_STOP_UNDER_6_MG_PER_KG = 6;
     static final double ALCOHOL_WARN_MG_PER_KG = 15;
-    private static final int ADULT = 18;
 
     public enum Unit {
         ML,
@@ -401,7 +401,7 @@ public final class Dose {
 
     static ChildRules childRules(Taker taker, List<Finding> findings) {
         double age = taker.ageYears();
-        if (age >= ADULT) {
+        if (age >= Person.ADULT_FROM_YEARS) {
             return new ChildRules(null, null, null, null);
         }
         if (age < 2) {

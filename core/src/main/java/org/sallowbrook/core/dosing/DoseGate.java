@@ -17,8 +17,6 @@ import org.sallowbrook.core.measure.Words;
 /** Gates of the dose: the card's range, the sums of what is taken, alcohol. */
 final class DoseGate {
 
-    private static final int ADULT = 18;
-
     /** Of a day's most; no card here gives a day's amount in fewer than two portions. A working figure of this tool. */
     private static final double SINGLE_SHARE = 0.5;
 
@@ -188,7 +186,7 @@ final class DoseGate {
                             + " conceive.",
                     "Use a tea, a vinegar or a glycerite."));
         }
-        if (c.person.ageYears() < ADULT && c.person.weightKg() == null) {
+        if (!c.person.adult() && c.person.weightKg() == null) {
             c.hold(
                     "WEIGHT_UNKNOWN",
                     "It holds alcohol, and what a child bears goes by weight; " + c.person.name() + "'s is not known.",

@@ -21,7 +21,6 @@ import org.sallowbrook.core.shelf.Trait;
 /** Gates of the person: what the card says of their age, conditions, medicines and allergies, and what it is silent about. */
 final class PersonGate {
 
-    private static final int ADULT = 18;
     private static final int INDUCTION_LINGERS_DAYS = 14;
     private static final int INDUCTION_LINGERS_DAYS_CONTRACEPTIVE = 28;
     private static final Set<MedicineClass> CONTRACEPTION =
@@ -167,7 +166,7 @@ final class PersonGate {
     }
 
     private void underAge(Taxon taxon) {
-        if (c.person.ageYears() >= ADULT) {
+        if (c.person.adult()) {
             return;
         }
         // Of several entries the strictest that speaks of this age; silence only where none does.

@@ -40,7 +40,6 @@ public final class Proposal {
         }
     }
 
-    private static final int ADULT = 18;
     private static final int USUAL_DAYS = 21;
 
     /** A dose rounded down to a tenth is not called below the card for it. */
@@ -66,7 +65,7 @@ public final class Proposal {
         String from = (small ? "The card's low end, " : "The middle of the card's range, ") + Words.grams(perDay)
                 + " of dried " + herb.taxon().commonName() + " a day";
         // From the age the card itself names its dose is for that age as well.
-        if (person.ageYears() >= ADULT) {
+        if (person.adult()) {
             Interval card = range.driedGPerDay().times(1 / (equivalent.high() * herb.fraction() * timesPerDay));
             return new Result(down(adult), from + ".", card);
         }
@@ -200,7 +199,7 @@ public final class Proposal {
     private static Optional<DoseRange> range(Product product, Product.Herb herb, Person person, @Nullable String use) {
         List<DoseRange> all = doses(herb.taxon(), herb.part()).stream()
                 .filter(d -> use == null || d.use().equalsIgnoreCase(use))
-                .filter(d -> person.ageYears() >= ADULT || d.fromAgeYears() <= person.ageYears())
+                .filter(d -> person.adult() || d.fromAgeYears() <= person.ageYears())
                 .toList();
         return DoseGate.ofForm(all, product.drawn()).stream()
                 .min(Comparator.comparingDouble(d -> d.driedGPerDay().high()));

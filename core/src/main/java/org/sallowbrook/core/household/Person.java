@@ -26,6 +26,8 @@ public record Person(
         Set<String> allergyFamilies,
         @Nullable LocalDate operationOn) {
 
+    public static final int ADULT_FROM_YEARS = 18;
+
     public Person {
         Checks checks = Checks.begin().range("ageYears", ageYears, 0, 130);
         if (weightKg != null) {
@@ -45,5 +47,9 @@ public record Person(
 
     public boolean pregnant() {
         return trimester != null;
+    }
+
+    public boolean adult() {
+        return ageYears >= ADULT_FROM_YEARS;
     }
 }

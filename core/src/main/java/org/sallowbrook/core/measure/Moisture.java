@@ -9,6 +9,12 @@ public record Moisture(double low, double high) {
 
     public static final double MOST = 0.98;
 
+    /** Of dried herb as it comes into the jar: what a card, a dose and a ratio mean by dried herb; a working figure. */
+    public static final double DRIED = 0.10;
+
+    /** Of dried herb that nobody weighed dry, from a shop or a jar. */
+    public static final Moisture OF_DRIED_HERB = Moisture.of(0.08, 0.12);
+
     public Moisture {
         Checks.begin()
                 .range("low", low, 0, MOST)
@@ -27,6 +33,16 @@ public record Moisture(double low, double high) {
 
     public double mid() {
         return (low + high) / 2;
+    }
+
+    /** So much of it as dried herb, at {@link #DRIED}. @param wetBasis of what was weighed, 0 to 1 */
+    public static double asDried(double massG, double wetBasis) {
+        return massG * (1 - wetBasis) / (1 - DRIED);
+    }
+
+    /** Dried herb, at {@link #DRIED}, in one gram of it. */
+    public Interval driedGPerG() {
+        return new Interval(asDried(1, high), asDried(1, low));
     }
 
     /** Dry basis from wet basis; both as fractions. */

@@ -103,8 +103,6 @@ public class CoursePlanner {
             @Nullable ChildView child,
             List<ExpectingView> expecting) {}
 
-    private static final int GROWN_UP = 18;
-
     private final PeopleService people;
     private final SchoolService schools;
     private final ShelfService shelf;
@@ -178,7 +176,7 @@ public class CoursePlanner {
     }
 
     private @Nullable ChildView child(CourseRequest request, Product product, Person person) {
-        if (person.ageYears() >= GROWN_UP || request.way() != DosingGate.Way.MOUTH) {
+        if (person.adult() || request.way() != DosingGate.Way.MOUTH) {
             return null;
         }
         Proposal.Adult adult = Proposal.adult(product, request.use(), request.timesPerDay(), schools.chosen());

@@ -57,7 +57,6 @@ public class DoseService {
     private static final int LATEST_SWALLOWED_DAYS = 365;
     private static final int MOST_SLOTS = 24;
     private static final double MOST_SWALLOWED = 5000;
-    private static final double MUCH_MORE = 1.5;
 
     private final Courses courses;
     private final DosesTaken doses;
@@ -254,18 +253,13 @@ public class DoseService {
                     products.of(course.lotId),
                     planned.pattern().toCore().leastHours()));
         }
-        double perDose = plan.days().stream()
+        Amount dose = Amount.of(amount, course.unit);
+        Amount wanted = plan.days().stream()
                 .filter(d -> d.date().equals(request.on()))
-                .mapToDouble(d -> d.perDose().value())
+                .map(Course.Day::perDose)
                 .findFirst()
-                .orElse(amount);
-        if (amount > perDose * MUCH_MORE) {
-            findings.add(Finding.stop(
-                    "MUCH_MORE_THAN_PLANNED",
-                    Words.figure(amount) + " where " + Words.figure(perDose) + " was planned.",
-                    "Look at the figure again. If so much is down already, say so: it is kept, and counts; ask a"
-                            + " pharmacist, doctor or poison centre."));
-        }
+                .orElse(dose);
+        DoseCheck.tooMuch(dose, wanted).ifPresent(findings::add);
         return findings;
     }
 }

@@ -34,7 +34,6 @@ import org.sallowbrook.server.shelf.ShelfService;
 /** What goes into one batch: loads it, and keeps what is drawn of each lot, so that gates, shares and links are the same for every kind. */
 final class Ingredients {
 
-    private static final Moisture DRY = Moisture.of(0.08, 0.12);
     private static final Interval WILTED = Interval.of(0.45, 0.65);
     private static final Interval FRESH = Interval.of(0.60, 0.90);
     private static final double PLENTY = 1_000_000;
@@ -258,7 +257,7 @@ final class Ingredients {
 
     private static Moisture moisture(Tincture.State state, @Nullable Taxon taxon, Taxon.@Nullable Part part) {
         if (state == Tincture.State.DRIED) {
-            return DRY;
+            return Moisture.OF_DRIED_HERB;
         }
         if (state == Tincture.State.WILTED) {
             return Moisture.of(WILTED.low(), WILTED.high());

@@ -22,8 +22,6 @@ class SteepedBench implements Bench<SteepedBench.Steeping> {
     /** Water in honey where nothing else is said; the Codex Alimentarius allows 20 %. */
     private static final double HONEY_WATER_PERCENT = 18;
 
-    private static final double HONEY_G_PER_ML = 1.42;
-
     /**
      * @param into what it is steeped in
      * @param vinegar for an oxymel; null else
@@ -76,7 +74,9 @@ class SteepedBench implements Bench<SteepedBench.Steeping> {
             SteepedBatch batch = feasible.plan();
             in.draw(
                     liquid.lot(),
-                    request.into() == OtherMenstruum.Kind.HONEY ? batch.liquidMl() * HONEY_G_PER_ML : batch.liquidMl());
+                    request.into() == OtherMenstruum.Kind.HONEY
+                            ? batch.liquidMl() * OtherMenstruum.HONEY_G_PER_ML
+                            : batch.liquidMl());
             if (vinegar != null) {
                 in.draw(vinegar.lot(), batch.vinegarMl());
             }

@@ -14,6 +14,7 @@ import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
@@ -63,9 +64,8 @@ public class JarService {
             String place) {}
 
     /** Wet basis; what a shop's dried herb holds. */
-    private static final Interval SHOP_MOISTURE = Interval.of(0.08, 0.12);
-
     private final Lots lots;
+
     private final LotReader reader;
     private final Ledger ledger;
     private final Standing standing;
@@ -208,7 +208,7 @@ public class JarService {
                 taxon,
                 part,
                 request.massG(),
-                SHOP_MOISTURE,
+                Moisture.OF_DRIED_HERB.asInterval(),
                 request.on(),
                 harvestedOn == null ? request.on() : harvestedOn);
         jar.supplier = request.supplier().strip();
@@ -247,8 +247,9 @@ public class JarService {
         jar.amount = massG;
         jar.moistureLow = moisture.low();
         jar.moistureHigh = moisture.high();
-        jar.driedGPerUnitLow = (1 - jar.moistureHigh) / 0.90;
-        jar.driedGPerUnitHigh = (1 - jar.moistureLow) / 0.90;
+        Interval dried = Moisture.of(moisture.low(), moisture.high()).driedGPerG();
+        jar.driedGPerUnitLow = dried.low();
+        jar.driedGPerUnitHigh = dried.high();
         jar.herbs.add(new LotHerb(taxon.id(), part.part(), massG));
         jar.of(taxon, part.part());
         jar.madeOn = harvestedOn;

@@ -5,10 +5,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.drying.FreshMoisture;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.making.tincture.Tincture;
 import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.PoisonWords;
@@ -105,7 +105,7 @@ public class StockService {
     /** What it will weigh dried, at the middle of what its part holds fresh. */
     private static double driedG(Taxon taxon, HarvestRecorded harvest) {
         double water = FreshMoisture.of(taxon, harvest.part()).mid();
-        return harvest.massG() * (1 - water) / (1 - Tincture.DRIED_MOISTURE);
+        return Moisture.asDried(harvest.massG(), water);
     }
 
     public LotView add(SupplyRequest request) {

@@ -32,8 +32,6 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
     /** Above this it is not dry enough for a jar: as the jar's own gate. */
     private static final double DRY_MOST = 0.14;
 
-    private static final double AS_DRIED = 0.90;
-
     /** @param massRangeG what it may be where it was measured without a scale */
     public record Part(String name, double massG, Moisture moisture, Interval massRangeG) {
         public Part {
@@ -106,12 +104,12 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
     @Override
     public @Nullable Interval driedGPerUnit() {
         double low = parts.stream()
-                .mapToDouble(p -> p.massG() * (1 - p.moisture().high()))
+                .mapToDouble(p -> Moisture.asDried(p.massG(), p.moisture().high()))
                 .sum();
         double high = parts.stream()
-                .mapToDouble(p -> p.massG() * (1 - p.moisture().low()))
+                .mapToDouble(p -> Moisture.asDried(p.massG(), p.moisture().low()))
                 .sum();
-        return Interval.of(low / AS_DRIED / massG(), high / AS_DRIED / massG());
+        return Interval.of(low / massG(), high / massG());
     }
 
     @Override

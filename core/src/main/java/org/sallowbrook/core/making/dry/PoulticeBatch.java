@@ -15,6 +15,7 @@ import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
@@ -30,7 +31,6 @@ public record PoulticeBatch(List<DryBatch.Part> herbs, double waterMl, double ar
     private static final Interval TAKEN_UP_ML_PER_G = Interval.of(2, 3);
     private static final double LAYER_CM = 0.5;
     private static final double FRESH_ABOVE = 0.4;
-    private static final double AS_DRIED = 0.90;
     private static final double MINUTES = 20;
     private static final double CLOTH_AROUND = 1.3;
 
@@ -85,7 +85,7 @@ public record PoulticeBatch(List<DryBatch.Part> herbs, double waterMl, double ar
     @Override
     public @Nullable Interval driedGPerUnit() {
         double dried = herbs.stream()
-                .mapToDouble(h -> h.massG() * (1 - h.moisture().mid()) / AS_DRIED)
+                .mapToDouble(h -> Moisture.asDried(h.massG(), h.moisture().mid()))
                 .sum();
         return Interval.exactly(dried / wetG());
     }

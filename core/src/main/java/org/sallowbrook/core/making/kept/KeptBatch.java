@@ -39,7 +39,6 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
     private static final double SURE_BRINE = 0.20;
     private static final double SATURATED = 0.264;
     private static final int WEAK_DAYS = 28;
-    private static final double AS_DRIED = 0.90;
     private static final double SALT_G_PER_ML = 1.2;
 
     /** @param massRangeG what it may be where it was measured without a scale */
@@ -160,14 +159,14 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
         double whole = massG() + (saltG == null ? 0 : saltG);
         return Interval.of(
                 herbs.stream()
-                                .mapToDouble(h -> h.massG() * (1 - h.moisture().high()))
+                                .mapToDouble(h ->
+                                        Moisture.asDried(h.massG(), h.moisture().high()))
                                 .sum()
-                        / AS_DRIED
                         / whole,
                 herbs.stream()
-                                .mapToDouble(h -> h.massG() * (1 - h.moisture().low()))
+                                .mapToDouble(h ->
+                                        Moisture.asDried(h.massG(), h.moisture().low()))
                                 .sum()
-                        / AS_DRIED
                         / whole);
     }
 

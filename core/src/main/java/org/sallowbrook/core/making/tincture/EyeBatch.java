@@ -13,6 +13,7 @@ import org.sallowbrook.core.making.spirit.EthanolWater;
 import org.sallowbrook.core.making.vessel.HerbRoom;
 import org.sallowbrook.core.making.vessel.Vessel;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
@@ -73,8 +74,8 @@ public record EyeBatch(
     @Override
     public @Nullable Interval driedGPerUnit() {
         return Interval.of(
-                dryG().low() / (1 - Tincture.DRIED_MOISTURE) / liquidMl().high(),
-                dryG().high() / (1 - Tincture.DRIED_MOISTURE) / liquidMl().low());
+                dryG().low() / (1 - Moisture.DRIED) / liquidMl().high(),
+                dryG().high() / (1 - Moisture.DRIED) / liquidMl().low());
     }
 
     @Override

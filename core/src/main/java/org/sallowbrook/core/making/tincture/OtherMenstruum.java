@@ -7,6 +7,7 @@ import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Words;
 
@@ -20,7 +21,7 @@ import org.sallowbrook.core.measure.Words;
  */
 public final class OtherMenstruum {
 
-    static final double HONEY_G_PER_ML = 1.42;
+    public static final double HONEY_G_PER_ML = 1.42;
     static final double GLYCERINE_G_PER_ML = 1.261;
 
     /** What is poured, with the figure by which it keeps. */
@@ -139,8 +140,8 @@ public final class OtherMenstruum {
                         total,
                         pressed,
                         Interval.of(
-                                sums.dryG().low() / (1 - Tincture.DRIED_MOISTURE) / total.high(),
-                                sums.dryG().high() / (1 - Tincture.DRIED_MOISTURE) / total.low()),
+                                sums.dryG().low() / (1 - Moisture.DRIED) / total.high(),
+                                sums.dryG().high() / (1 - Moisture.DRIED) / total.low()),
                         keeps.cold(),
                         keeps.days(),
                         keeps.months()),

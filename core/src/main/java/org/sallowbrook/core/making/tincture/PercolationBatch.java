@@ -64,7 +64,7 @@ public record PercolationBatch(
 
     @Override
     public @Nullable Interval driedGPerUnit() {
-        double perMl = recipe.herbG() / (1 - Tincture.DRIED_MOISTURE) / plan.productMl();
+        double perMl = recipe.herbG() / (1 - Moisture.DRIED) / plan.productMl();
         return Interval.of(perMl * (1 - moisture.high()), perMl * (1 - moisture.low()));
     }
 

@@ -28,9 +28,6 @@ import org.sallowbrook.core.measure.Words;
  */
 public final class Tincture {
 
-    /** Moisture that "dried herb" stands for when a fresh one is expressed as dried. */
-    public static final double DRIED_MOISTURE = 0.10;
-
     /** At 20 °C. */
     public static final double WATER_G_PER_ML = 0.9982;
 
@@ -360,7 +357,7 @@ public final class Tincture {
                             sums.massRangeG().high() / liquidMl.low()),
                     "g/mL");
             Interval dried = Interval.of(
-                    leastDry / (1 - DRIED_MOISTURE) / liquidMl.high(), mostDry / (1 - DRIED_MOISTURE) / liquidMl.low());
+                    leastDry / (1 - Moisture.DRIED) / liquidMl.high(), mostDry / (1 - Moisture.DRIED) / liquidMl.low());
             because.equation(
                     "As dried herb in 1 mL",
                     driedIn(leastDry, liquidMl.high()),
@@ -420,7 +417,7 @@ public final class Tincture {
         }
 
         private static String driedIn(double dryG, double liquidMl) {
-            return Words.exact(dryG, "g") + " / " + Words.exact(1 - DRIED_MOISTURE) + " / "
+            return Words.exact(dryG, "g") + " / " + Words.exact(1 - Moisture.DRIED) + " / "
                     + Words.exact(liquidMl, "mL");
         }
 
@@ -518,10 +515,10 @@ public final class Tincture {
                             + Words.grams(waterLeft + dryMatter) + ", the same " + Words.millilitres(menstruumMl)
                             + " of menstruum suffices.",
                     "Wilt it to that weight first."));
-            double dried = dryMatter / (1 - DRIED_MOISTURE);
+            double dried = dryMatter / (1 - Moisture.DRIED);
             double q = Math.min(
                     strongest.fraction(),
-                    solveStrength(menstruumMl, dried * DRIED_MOISTURE, wanted, strongest.fraction()));
+                    solveStrength(menstruumMl, dried * Moisture.DRIED, wanted, strongest.fraction()));
             findings.add(Finding.note(
                     "WAY_OUT_DRY",
                     "Dried, it weighs about " + Words.grams(dried) + " and needs a menstruum of " + Words.percent(q)

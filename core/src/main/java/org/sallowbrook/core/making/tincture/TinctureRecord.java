@@ -8,6 +8,7 @@ import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Moisture;
 import org.sallowbrook.core.measure.Words;
 
 /**
@@ -87,8 +88,8 @@ public record TinctureRecord(List<Tincture.Herb> herbs, List<Pour> pours, double
                 strength,
                 Interval.of(sums.massG() / liquid.high(), sums.massG() / liquid.low()),
                 Interval.of(
-                        dry.low() / (1 - Tincture.DRIED_MOISTURE) / liquid.high(),
-                        dry.high() / (1 - Tincture.DRIED_MOISTURE) / liquid.low()),
+                        dry.low() / (1 - Moisture.DRIED) / liquid.high(),
+                        dry.high() / (1 - Moisture.DRIED) / liquid.low()),
                 retention,
                 pressing,
                 sums.shares(),
