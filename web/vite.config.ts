@@ -26,11 +26,8 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        // Letters of other scripts, and the chart of a drying, come onto the device when they are first met.
-        globIgnores: [
-          '**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2',
-          '**/DryingCurve-*.js',
-        ],
+        // Letters of other scripts come onto the device when they are first met.
+        globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2'],
         runtimeCaching: [
           {
             urlPattern: /\/assets\//,

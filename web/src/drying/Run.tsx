@@ -1,6 +1,6 @@
 import { number } from '../ui/read'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
@@ -17,14 +17,13 @@ import { figure, hours, moment, range } from '../ui/words'
 import { KeptHere } from '../ui/KeptHere'
 import { useCarry } from '../ui/useCarry'
 import { weighing } from './commands'
+import { DryingCurve } from './DryingCurve'
 import { useRun } from './queries'
 import { ScaleReader } from './ScaleReader'
 import { Only, only } from '../ui/may'
 
 type RunView = Schemas['RunView']
 type Test = RunView['tests'][number]['test']
-
-const DryingCurve = lazy(async () => ({ default: (await import('./DryingCurve')).DryingCurve }))
 
 export function Run() {
   const { id = '' } = useParams()
@@ -43,9 +42,7 @@ function RunPage({ run }: { run: RunView }) {
           {drying && <Condition key={run.version} run={run} />}
         </div>
         <div className="space-y-3">
-          <Suspense fallback={<p className="text-soft">Drawing the curve</p>}>
-            <DryingCurve run={run} />
-          </Suspense>
+          <DryingCurve run={run} />
           <Because lines={run.because} />
           <details className="text-sm">
             <summary className="text-note min-h-6 cursor-pointer underline">

@@ -5,7 +5,6 @@ import { fetchRack } from './queries'
 
 /** The racks go along, for a weight read off in the barn. */
 alsoPack(fetchRack)
-alsoPack(() => import('./DryingCurve'))
 
 /** A weight read off a scale where the line does not reach. */
 export const weighing = command(

@@ -1,10 +1,7 @@
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useEffect, useState } from 'react'
-import { Controller, useForm } from 'react-hook-form'
-import { z } from 'zod'
-import { api, ask, ifMatch, ProblemError, refusedBy, type Schemas } from '../api/client'
+import { useState } from 'react'
+import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
-import { draftKey, read, useKeptId, write } from '../ui/kept'
+import { useKept, useKeptId } from '../ui/kept'
 import { Unsaved } from '../ui/Unsaved'
 import { degreesOf, numberOf } from '../ui/read'
 import { Choose } from '../ui/Choose'
@@ -12,24 +9,17 @@ import { Button, Input, Toggle } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
 import { WhatChanged } from '../ui/WhatChanged'
 import { useSecond, wantsSecond } from '../ui/Second'
+import { needed, useFields } from '../ui/useFields'
 import { useSaved } from '../ui/useSaved'
 
-const form = z.object({
-  taxonId: z.string(),
-  name: z.string().min(1, 'Give the stand a name.').max(120),
-  place: z.string().min(1, 'Say where it is.').max(120),
-  ground: z.enum(['CLEAN', 'UNKNOWN', 'CONTAMINATED']),
-  permission: z.enum(['OWN_GARDEN', 'GIVEN', 'UNKNOWN', 'REFUSED']),
-  plenty: z.enum(['PLENTIFUL', 'FAIR', 'SCARCE', 'DECLINING']),
-  protectedSpecies: z.boolean(),
-  neighbour: z.string().max(120),
-  latitude: z.string(),
-  longitude: z.string(),
-  elevationM: z.string(),
-  growingSince: z.string(),
-  reason: z.string().max(300),
-})
-type Values = z.infer<typeof form>
+type Request = Schemas['StandRequest']
+
+/** Positions and years as they are typed. */
+type Values = Pick<Request, 'name' | 'place' | 'ground' | 'permission' | 'plenty' | 'protectedSpecies'> &
+  Record<
+    'taxonId' | 'neighbour' | 'latitude' | 'longitude' | 'elevationM' | 'growingSince' | 'reason',
+    string
+  >
 
 const LABELS: Record<string, string> = {
   taxonId: 'Plant',
@@ -86,28 +76,18 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
   const [seen] = useState({ stand, version: stand?.version ?? 0 })
   const draft = `stand ${stand?.id ?? 'new'} ${seen.version}`
   const id = useKeptId(draft, stand?.id)
-  const f = useForm<Values>({
-    resolver: zodResolver(form),
-    defaultValues: read<Values>(draftKey(draft, 'values'), {
-      taxonId: stand?.taxonId ?? '',
-      name: stand?.name ?? '',
-      place: stand?.place ?? '',
-      ground: stand?.ground ?? 'UNKNOWN',
-      permission: stand?.permission ?? 'UNKNOWN',
-      plenty: stand?.plenty ?? 'FAIR',
-      protectedSpecies: stand?.protectedSpecies ?? false,
-      neighbour: stand?.neighbour ?? '',
-      ...whereOf(stand),
-      reason: '',
-    }),
-  })
-  const { subscribe } = f
-  useEffect(() => {
-    return subscribe({
-      formState: { values: true },
-      callback: ({ values }) => write(draftKey(draft, 'values'), values),
-    })
-  }, [subscribe, draft])
+  const kept = useKept<Values>(draft, 'values', () => ({
+    taxonId: stand?.taxonId ?? '',
+    name: stand?.name ?? '',
+    place: stand?.place ?? '',
+    ground: stand?.ground ?? 'UNKNOWN',
+    permission: stand?.permission ?? 'UNKNOWN',
+    plenty: stand?.plenty ?? 'FAIR',
+    protectedSpecies: stand?.protectedSpecies ?? false,
+    neighbour: stand?.neighbour ?? '',
+    ...whereOf(stand),
+    reason: '',
+  }))
   const second = useSecond()
   const save = useSaved(
     draft,
@@ -135,92 +115,50 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
     },
     onDone,
   )
+  const f = useFields(
+    kept,
+    (v) => ({
+      name: needed(v.name, 'Give the stand a name.'),
+      place: needed(v.place, 'Say where it is.'),
+    }),
+    save.error,
+  )
   // A stand laid anew where something spoke against the place wants a reason too.
   const askedWhy =
     wantsSecond(save.error) ||
     refusedBy(save.error).some((r) => r.code === 'SAME_PLACE') ||
-    Boolean(f.getValues('reason'))
-  const { setError } = f
-  useEffect(() => {
-    if (save.error instanceof ProblemError) {
-      save.error.problem.errors?.forEach((e) => setError(e.field as keyof Values, { message: e.message }))
-    }
-  }, [save.error, setError])
-  const { errors } = f.formState
+    Boolean(f.values.reason)
   return (
-    <form
-      noValidate
-      className="mb-4"
-      onSubmit={f.handleSubmit((v) => save.mutate({ v, version: seen.version }))}
-    >
+    <form noValidate className="mb-4" onSubmit={f.submit((v) => save.mutate({ v, version: seen.version }))}>
       <Unsaved form={draft} />
       <Section title={stand ? 'The stand' : 'A new stand'}>
         <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-          <Controller
-            control={f.control}
-            name="taxonId"
-            render={({ field }) => (
-              <Choose
-                label="Taken for"
-                value={field.value}
-                onChange={field.onChange}
-                error={errors.taxonId?.message}
-                choices={
-                  taxa.data
-                    ? [
-                        { value: '', label: 'nobody knows yet' },
-                        ...taxa.data.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
-                      ]
-                    : []
-                }
-              />
-            )}
+          <Choose
+            label="Taken for"
+            {...f.chosen('taxonId')}
+            choices={
+              taxa.data
+                ? [
+                    { value: '', label: 'nobody knows yet' },
+                    ...taxa.data.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
+                  ]
+                : []
+            }
           />
-          <Input label="Name of the stand" {...f.register('name')} error={errors.name?.message} />
-          <Input label="Place" {...f.register('place')} error={errors.place?.message} />
+          <Input label="Name of the stand" {...f.text('name')} />
+          <Input label="Place" {...f.text('place')} />
           <Input
             label="Toxic plant growing within it"
             hint="leave empty if none was seen"
-            {...f.register('neighbour')}
-            error={errors.neighbour?.message}
+            {...f.text('neighbour')}
           />
-          <Controller
-            control={f.control}
-            name="ground"
-            render={({ field }) => (
-              <Choose label="Ground" value={field.value} onChange={field.onChange} choices={[...GROUND]} />
-            )}
-          />
-          <Controller
-            control={f.control}
-            name="permission"
-            render={({ field }) => (
-              <Choose
-                label="Whose land"
-                value={field.value}
-                onChange={field.onChange}
-                choices={[...PERMISSION]}
-              />
-            )}
-          />
-          <Controller
-            control={f.control}
-            name="plenty"
-            render={({ field }) => (
-              <Choose
-                label="How much there is"
-                value={field.value}
-                onChange={field.onChange}
-                choices={[...PLENTY]}
-              />
-            )}
-          />
-          <Controller
-            control={f.control}
-            name="protectedSpecies"
-            render={({ field }) => (
-              <Toggle label="Protected plant or place" checked={field.value} onChange={field.onChange} />
-            )}
+          <Choose label="Ground" {...f.chosen('ground')} choices={[...GROUND]} />
+          <Choose label="Whose land" {...f.chosen('permission')} choices={[...PERMISSION]} />
+          <Choose label="How much there is" {...f.chosen('plenty')} choices={[...PLENTY]} />
+          <Toggle
+            label="Protected plant or place"
+            checked={f.values.protectedSpecies}
+            onChange={f.chosen('protectedSpecies').onChange}
           />
         </div>
         <div className="mt-3 grid grid-cols-2 gap-3 lg:grid-cols-4">
@@ -228,27 +166,15 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
             label="Latitude"
             hint="in degrees, if it is to be on the map"
             inputMode="decimal"
-            {...f.register('latitude')}
-            error={errors.latitude?.message}
+            {...f.text('latitude')}
           />
-          <Input
-            label="Longitude"
-            inputMode="decimal"
-            {...f.register('longitude')}
-            error={errors.longitude?.message}
-          />
-          <Input
-            label="Height above the sea, m"
-            inputMode="decimal"
-            {...f.register('elevationM')}
-            error={errors.elevationM?.message}
-          />
+          <Input label="Longitude" inputMode="decimal" {...f.text('longitude')} />
+          <Input label="Height above the sea, m" inputMode="decimal" {...f.text('elevationM')} />
           <Input
             label="Growing there since the year"
             hint="for roots and bark, which want old plants"
             inputMode="numeric"
-            {...f.register('growingSince')}
-            error={errors.growingSince?.message}
+            {...f.text('growingSince')}
           />
         </div>
         <div className="mt-3 space-y-3">
@@ -260,8 +186,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
                   ? 'needed to call it clean, allowed, unprotected, plentiful, older or free of a toxic neighbour again'
                   : 'why what speaks against this place does not hold for this stand'
               }
-              {...f.register('reason')}
-              error={errors.reason?.message}
+              {...f.text('reason')}
             />
           )}
           <ProblemNotice error={save.error} />
@@ -276,14 +201,14 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
                 ...whereOf(seen.stand),
               }
             }
-            mine={f.getValues()}
+            mine={f.values}
             labels={LABELS}
             say={say}
             onMerged={(fields, version) => {
-              const v = { ...f.getValues(), ...fields } as Values
+              const v = { ...f.values, ...fields } as Values
               const where = whereOf(v as object)
               save.mutate({
-                v: { ...v, ...where, neighbour: v.neighbour ?? '', reason: f.getValues('reason') },
+                v: { ...v, ...where, neighbour: v.neighbour ?? '', reason: f.values.reason },
                 version,
               })
             }}

@@ -1,8 +1,8 @@
-import { numberOf, rangeOf } from '../ui/read'
 import type { Schemas } from '../api/client'
-import { FROST, PART, ROUTE, TEA_METHOD } from '../ui/dictionary'
+import { CONSTITUENT, FROST, PART, ROUTE, STAGE, TEA_METHOD } from '../ui/dictionary'
 import { capital, figure, month, range } from '../ui/words'
 import { Edit, withPart } from './Edit'
+import { ROWS } from './partFields'
 import { Sourced } from './Sourced'
 
 type TaxonView = Schemas['TaxonView']
@@ -29,7 +29,6 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
       {shown}
     </Edit>
   )
-  const written = (r: { low: number; high: number } | null | undefined) => (r ? `${r.low} to ${r.high}` : '')
   return (
     <div className="border-line mb-3 border-l-2 pl-3">
       <h3 className="font-semibold">
@@ -38,61 +37,20 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
       <p>{edit('moment', p.moment, p.moment, (moment) => ({ moment }), 'text')}</p>
       <p className="text-soft text-sm">
         {p.months.map(month).join(', ')}
-        {p.leastAgeYears ? ` · plants of ${p.leastAgeYears} years or more` : ''}
+        {p.stages.length > 0 && ` · ${p.stages.map((stage) => STAGE[stage]).join(', ')}`}
         {p.frost ? ` · ${FROST[p.frost]}` : ''}
-        {p.ageingMonths ? ` · rests ${p.ageingMonths} months after drying` : ''}
+        {p.aromatic && ' · aromatic'}
       </p>
       <p className="text-sm">
         {edit('method', p.method, p.method, (method) => ({ method }), 'text')}{' '}
         {p.tools && <span className="text-soft">Take {p.tools}.</span>}
       </p>
       <dl className="text-sm">
-        <Row name="of each plant">
-          {edit(
-            'share of each plant',
-            String(p.sharePerPlant),
-            `${figure(p.sharePerPlant * 100)} %`,
-            (v) => ({ sharePerPlant: numberOf(v) ?? NaN }),
-          )}{' '}
-          {/* prettier-ignore */}
-        </Row>
-        <Row name="of the stand">
-          {edit('share of the stand', String(p.shareOfStand), `${figure(p.shareOfStand * 100)} %`, (v) => ({
-            shareOfStand: numberOf(v) ?? NaN,
-          }))}{' '}
-          {/* prettier-ignore */}
-        </Row>
-        <Row name="dry at">
-          {edit(
-            'drying temperature',
-            p.dryAtC ? String(p.dryAtC) : '',
-            p.dryAtC ? `${figure(p.dryAtC)} °C` : 'not known',
-            (v) => ({ dryAtC: numberOf(v) }),
-            'number',
-            '°C',
-          )}{' '}
-          {/* prettier-ignore */}
-        </Row>
-        <Row name="moisture, fresh">
-          {edit(
-            'fresh moisture',
-            written(p.freshMoisture),
-            p.freshMoisture ? `${range(p.freshMoisture, 100)} %` : 'not known',
-            (v) => ({ freshMoisture: rangeOf(v) }),
-            'range',
-          )}{' '}
-          {/* prettier-ignore */}
-        </Row>
-        <Row name="dried and cut weighs">
-          {edit(
-            'bulk density',
-            written(p.bulkDensityGPerMl),
-            p.bulkDensityGPerMl ? `${range(p.bulkDensityGPerMl)} g/mL` : 'not known',
-            (v) => ({ bulkDensityGPerMl: rangeOf(v) }),
-            'range',
-          )}{' '}
-          {/* prettier-ignore */}
-        </Row>
+        {ROWS.map((row) => (
+          <Row key={row.name} name={row.name}>
+            {edit(row.label, row.written(p), row.shown(p), row.set, row.kind, row.unit)}
+          </Row>
+        ))}
       </dl>
       {p.spirit && (
         <p>
@@ -112,6 +70,14 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
           {capital(d.use)}, {d.form}: <strong>{range(d.driedGPerDay)} g</strong> of dried herb a day from{' '}
           {d.fromAgeYears} years{d.mostDays ? `, at most ${d.mostDays} days` : ''}.{' '}
           <Sourced source={d.source} taxon={t.id} checks={checks} />
+        </p>
+      ))}
+      {p.contents.map((c) => (
+        <p key={c.constituent}>
+          Holds {range(c.mgPerG)} mg of {CONSTITUENT[c.constituent].toLowerCase()} in a gram
+          {c.mostMgPerDay != null && `, of which ${figure(c.mostMgPerDay)} mg a day are the most`}
+          {c.mostMgPerKgPerDay != null && `, ${figure(c.mostMgPerKgPerDay)} mg for each kg of body`}.{' '}
+          <span className="text-soft text-sm">{c.source}</span>
         </p>
       ))}
       {p.doses.length === 0 && <p className="text-soft">No dose on the card: none is given.</p>}

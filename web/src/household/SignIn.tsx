@@ -1,45 +1,16 @@
-import { zodResolver } from '@hookform/resolvers/zod'
 import { useMutation } from '@tanstack/react-query'
-import { useEffect } from 'react'
-import { Controller, useForm } from 'react-hook-form'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import { z } from 'zod'
-import { api, ask, ProblemError } from '../api/client'
+import { api, ask } from '../api/client'
 import { deviceOf, thisDevice } from '../api/device'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
 import { region } from '../ui/dictionary'
 import { Loaded, ProblemNotice, SafetyLine } from '../ui/page'
+import { needed, useFields } from '../ui/useFields'
 import { useRegions, useSession } from './queries'
 
-const signInForm = z.object({
-  username: z.string().min(1, 'Type your name.'),
-  password: z.string().min(1, 'Type your password.'),
-})
-const setupForm = z.object({
-  household: z.string().min(1, 'Give the household a name.'),
-  name: z.string().min(1, 'Type your name.'),
-  username: z.string().regex(/^[a-zA-Z0-9._-]{2,60}$/, 'Two or more letters, digits, dots or dashes.'),
-  password: z.string().min(10, 'At least 10 letters.'),
-  region: z.string().min(1, 'Say where you gather.'),
-})
-const resetForm = z.object({
-  username: z.string().min(1, 'Type your name.'),
-  code: z.string().min(1, 'Type the code you were given.'),
-  password: z.string().min(10, 'At least 10 letters.'),
-})
-
-/** Puts what the server said at the field it is about. */
-function useServerErrors<F extends string>(
-  error: unknown,
-  setError: (field: F, error: { message: string }) => void,
-) {
-  useEffect(() => {
-    if (error instanceof ProblemError) {
-      error.problem.errors?.forEach((e) => setError(e.field as F, { message: e.message }))
-    }
-  }, [error, setError])
-}
+const longEnough = (password: string) => (password.length < 10 ? 'At least 10 letters.' : undefined)
 
 export function SignIn() {
   const session = useSession()
@@ -92,12 +63,9 @@ const wanted = () => {
 }
 
 export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => void }) {
-  const form = useForm({
-    resolver: zodResolver(signInForm),
-    defaultValues: { username: '', password: '' },
-  })
+  const typed = useState({ username: '', password: '' })
   const signIn = useMutation({
-    mutationFn: async (body: z.infer<typeof signInForm>) => {
+    mutationFn: async (body: (typeof typed)[0]) => {
       await ask(api.POST('/api/session', { body }))
       return ask(api.GET('/api/session'))
     },
@@ -110,23 +78,19 @@ export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => voi
       else onDone()
     },
   })
-  const { errors } = form.formState
+  const form = useFields(
+    typed,
+    (v) => ({
+      username: needed(v.username, 'Type your name.'),
+      password: v.password === '' ? 'Type your password.' : undefined,
+    }),
+    signIn.error,
+  )
   return (
-    <form noValidate className="space-y-4" onSubmit={form.handleSubmit((v) => signIn.mutate(v))}>
+    <form noValidate className="space-y-4" onSubmit={form.submit((v) => signIn.mutate(v))}>
       <h2 className="text-2xl font-semibold">Sign in</h2>
-      <Input
-        label="Name"
-        autoComplete="username"
-        {...form.register('username')}
-        error={errors.username?.message}
-      />
-      <Input
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        {...form.register('password')}
-        error={errors.password?.message}
-      />
+      <Input label="Name" autoComplete="username" {...form.text('username')} />
+      <Input label="Password" type="password" autoComplete="current-password" {...form.text('password')} />
       <ProblemNotice error={signIn.error} />
       <Button kind="main" type="submit" disabled={signIn.isPending}>
         Sign in
@@ -146,30 +110,34 @@ export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => voi
 
 /** With the code that the keeper of the household prints. */
 function Reset() {
-  const form = useForm({
-    resolver: zodResolver(resetForm),
-    defaultValues: { username: '', code: '', password: '' },
-  })
+  const typed = useState({ username: '', code: '', password: '' })
   const reset = useMutation({
-    mutationFn: (body: z.infer<typeof resetForm>) => ask(api.POST('/api/session/reset', { body })),
+    mutationFn: (body: (typeof typed)[0]) => ask(api.POST('/api/session/reset', { body })),
   })
-  const { errors } = form.formState
+  const form = useFields(
+    typed,
+    (v) => ({
+      username: needed(v.username, 'Type your name.'),
+      code: needed(v.code, 'Type the code you were given.'),
+      password: longEnough(v.password),
+    }),
+    reset.error,
+  )
   if (reset.isSuccess) return <p role="status">The new password is set. Sign in with it.</p>
   return (
     <div className="mt-2 space-y-3">
       <p className="text-soft text-sm">The keeper of your household can give you a code for it.</p>
-      <Input label="Name to sign in with" {...form.register('username')} error={errors.username?.message} />
-      <Input label="Code" {...form.register('code')} error={errors.code?.message} />
+      <Input label="Name to sign in with" {...form.text('username')} />
+      <Input label="Code" {...form.text('code')} />
       <Input
         label="New password"
         hint="ten letters or more"
         type="password"
         autoComplete="new-password"
-        {...form.register('password')}
-        error={errors.password?.message}
+        {...form.text('password')}
       />
       <ProblemNotice error={reset.error} />
-      <Button onClick={() => void form.handleSubmit((v) => reset.mutate(v))()} disabled={reset.isPending}>
+      <Button onClick={form.submit((v) => reset.mutate(v))} disabled={reset.isPending}>
         Set the new password
       </Button>
     </div>
@@ -178,12 +146,9 @@ function Reset() {
 
 function Setup() {
   const regions = useRegions()
-  const form = useForm({
-    resolver: zodResolver(setupForm),
-    defaultValues: { household: '', name: '', username: '', password: '', region: '' },
-  })
+  const typed = useState({ household: '', name: '', username: '', password: '', region: '' })
   const open = useMutation({
-    mutationFn: (v: z.infer<typeof setupForm>) =>
+    mutationFn: (v: (typeof typed)[0]) =>
       ask(
         api.POST('/api/setup', {
           body: { ...v, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'Etc/UTC' },
@@ -191,40 +156,37 @@ function Setup() {
       ),
     onSuccess: () => location.assign('/'),
   })
-  useServerErrors(open.error, form.setError)
-  const { errors } = form.formState
+  const form = useFields(
+    typed,
+    (v) => ({
+      household: needed(v.household, 'Give the household a name.'),
+      name: needed(v.name, 'Type your name.'),
+      username: /^[a-zA-Z0-9._-]{2,60}$/.test(v.username)
+        ? undefined
+        : 'Two or more letters, digits, dots or dashes.',
+      password: longEnough(v.password),
+      region: needed(v.region, 'Say where you gather.'),
+    }),
+    open.error,
+  )
   return (
-    <form noValidate className="space-y-4" onSubmit={form.handleSubmit((v) => open.mutate(v))}>
+    <form noValidate className="space-y-4" onSubmit={form.submit((v) => open.mutate(v))}>
       <h2 className="text-2xl font-semibold">Open your household</h2>
       <p className="text-soft">This makes the first account, the keeper of the records.</p>
-      <Input label="Household" {...form.register('household')} error={errors.household?.message} />
-      <Input label="Your name" autoComplete="name" {...form.register('name')} error={errors.name?.message} />
-      <Input
-        label="Name to sign in with"
-        autoComplete="username"
-        {...form.register('username')}
-        error={errors.username?.message}
-      />
+      <Input label="Household" {...form.text('household')} />
+      <Input label="Your name" autoComplete="name" {...form.text('name')} />
+      <Input label="Name to sign in with" autoComplete="username" {...form.text('username')} />
       <Input
         label="Password"
         hint="ten letters or more"
         type="password"
         autoComplete="new-password"
-        {...form.register('password')}
-        error={errors.password?.message}
+        {...form.text('password')}
       />
-      <Controller
-        control={form.control}
-        name="region"
-        render={({ field }) => (
-          <Choose
-            label="Where you gather"
-            value={field.value}
-            onChange={field.onChange}
-            choices={(regions.data ?? []).map((r) => ({ value: r, label: region(r) }))}
-            error={errors.region?.message}
-          />
-        )}
+      <Choose
+        label="Where you gather"
+        {...form.chosen('region')}
+        choices={(regions.data ?? []).map((r) => ({ value: r, label: region(r) }))}
       />
       <p className="text-soft text-sm">
         Plants are told apart among those of a region. Elsewhere grow others, which no card here covers: do

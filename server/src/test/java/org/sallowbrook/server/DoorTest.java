@@ -159,4 +159,32 @@ public class DoorTest extends ServerTest {
         }
         assertThat(ilse.get("/api/dosing/courses").body().size()).isEqualTo(running.size());
     }
+
+    /** Another batch is still shaken, pressed and shown. */
+    @Test
+    public void aStoredBatchThatCannotBeReadBreaksItsLineOnly() {
+        Client ilse = as("ilse");
+        JsonNode open = ilse.get("/api/making/batches").body();
+        String id = open.get(0).path("id").asString();
+        String plan = jdbc.sql("select cast(plan as text) from batch where id = cast(:id as uuid)")
+                .param("id", id)
+                .query(String.class)
+                .single();
+        String write = "update batch set plan = cast(:plan as jsonb) where id = cast(:id as uuid)";
+        jdbc.sql(write)
+                .param("plan", plan.replaceFirst("\\{", "{\"drops\": 7, "))
+                .param("id", id)
+                .update();
+        bought(ilse, "LEAF", 5, 1);
+        try {
+            assertThat(ilse.get("/api/making/batches").expect(200).body()).hasSize(open.size() - 1);
+            assertThat(ilse.get("/api/making/batches/" + id).status()).isEqualTo(500);
+            ilse.get("/api/calendar/today").expect(200);
+            ilse.get("/api/shelf/lots/" + id).expect(200);
+        } finally {
+            jdbc.sql(write).param("plan", plan).param("id", id).update();
+            bought(ilse, "LEAF", 5, 1);
+        }
+        assertThat(ilse.get("/api/making/batches").body()).hasSize(open.size());
+    }
 }

@@ -105,6 +105,7 @@ class HerbariumController {
             Taxon.@Nullable Frost frost,
             @Nullable Range freshMoisture,
             @Nullable Range bulkDensityGPerMl,
+            @Nullable Range freshBulkDensityGPerMl,
             @Nullable Double dryAtC,
             @Nullable Integer storageMonths,
             @Nullable Integer ageingMonths,
@@ -114,7 +115,16 @@ class HerbariumController {
             String tools,
             @Nullable SpiritView spirit,
             @Nullable TeaView tea,
-            List<DoseView> doses) {}
+            List<DoseView> doses,
+            List<ContentView> contents) {}
+
+    /** How much of a constituent it holds, and the most of that. */
+    record ContentView(
+            Taxon.Constituent constituent,
+            Range mgPerG,
+            @Nullable Double mostMgPerDay,
+            @Nullable Double mostMgPerKgPerDay,
+            String source) {}
 
     record UseView(
             String name,
@@ -434,6 +444,7 @@ class HerbariumController {
                 p.gathering().frost(),
                 range(p.drying().freshMoisture()),
                 range(p.keeping().bulkDensityGPerMl()),
+                range(p.drying().freshBulkDensityGPerMl()),
                 p.drying().dryAtC(),
                 p.keeping().storageMonths(),
                 p.keeping().ageingMonths(),
@@ -464,6 +475,14 @@ class HerbariumController {
                                 Range.of(d.driedGPerDay()),
                                 d.mostDays(),
                                 SourceView.of(d.source(), Figures.of(p, d))))
+                        .toList(),
+                p.using().contents().stream()
+                        .map(c -> new ContentView(
+                                c.constituent(),
+                                Range.of(c.mgPerG()),
+                                c.mostMgPerDay(),
+                                c.mostMgPerKgPerDay(),
+                                c.source().title() + ", " + c.source().year()))
                         .toList());
     }
 }

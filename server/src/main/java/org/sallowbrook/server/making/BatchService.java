@@ -42,12 +42,15 @@ import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
 import org.sallowbrook.server.platform.Reading;
+import org.sallowbrook.server.platform.Stored;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.HerbView;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.sallowbrook.server.shelf.VesselService;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -55,6 +58,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class BatchService implements DueSource {
+
+    private static final Logger LOG = LoggerFactory.getLogger(BatchService.class);
 
     private static final double LAST_DROPS = 0.02;
     private static final int WATER_DAYS = 14;
@@ -186,8 +191,19 @@ public class BatchService implements DueSource {
     @Transactional(readOnly = true)
     public List<BatchView> underWay() {
         return batches.findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus.FINISHED).stream()
+                .filter(b -> readable(b).isPresent())
                 .map(this::view)
                 .toList();
+    }
+
+    /** What was stored in a way nobody reads leaves the other batches alone; its lot is on the shelf all the same. */
+    private Optional<StoredPlan> readable(Batch batch) {
+        try {
+            return Optional.of(plan(batch));
+        } catch (Stored.Unreadable e) {
+            LOG.error("batch {} can't be read: {}", batch.id, e.getMessage());
+            return Optional.empty();
+        }
     }
 
     @Transactional(readOnly = true)
@@ -243,7 +259,9 @@ public class BatchService implements DueSource {
                         "Press ",
                         press,
                         // What lies under an oil is asked when it is pressed, on its own page.
-                        b.kind == LotForm.INFUSED_OIL ? null : plan(b).yield().low());
+                        b.kind == LotForm.INFUSED_OIL
+                                ? null
+                                : readable(b).map(plan -> plan.yield().low()).orElse(null));
             }
             LocalDate shake = nextShake(b, shaken.get(b.id));
             // What is due to be pressed need not be shaken first.
