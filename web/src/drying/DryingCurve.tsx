@@ -33,7 +33,7 @@ export function DryingCurve({ run }: { run: Schemas['RunView'] }) {
   }.`
   return (
     <figure className="bg-sheet border-line border-t-2 p-2" aria-label={summary} role="img">
-      <div className="relative mt-2 mr-4 mb-10 ml-16 h-72" aria-hidden>
+      <div className="relative mt-2 mr-4 mb-12 ml-16 h-72" aria-hidden>
         <svg viewBox="0 0 100 100" preserveAspectRatio="none" className="size-full overflow-visible">
           {lines(hours, everyHours).map((h) => (
             <path key={`h${h}`} d={`M${x(h)} 0V100`} stroke="var(--line)" strokeDasharray="2 4" {...thin} />
@@ -79,7 +79,7 @@ export function DryingCurve({ run }: { run: Schemas['RunView'] }) {
         )}
         {lines(hours, everyHours).map((h) => (
           <At key={h} x={x(h)} y={100}>
-            <span className="text-soft block -translate-x-1/2 pt-1 text-sm">{figure(h)}</span>
+            <span className="text-soft block w-max -translate-x-1/2 pt-1 text-sm">{figure(h)}</span>
           </At>
         ))}
         {lines(grams, everyGrams).map((g) => (

@@ -1,7 +1,8 @@
+import { useContext } from 'react'
 import type { Schemas } from '../api/client'
 import { CONSTITUENT, FROST, PART, ROUTE, STAGE, TEA_METHOD } from '../ui/dictionary'
 import { capital, figure, month, range } from '../ui/words'
-import { Edit, withPart } from './Edit'
+import { Edit, Editing, withPart } from './Edit'
 import { ROWS } from './partFields'
 import { Sourced } from './Sourced'
 
@@ -10,6 +11,7 @@ type Part = Schemas['PartView']
 
 /** One part: when, how much, how, what of it; every figure with where it comes from. */
 export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: Schemas['CheckView'][] }) {
+  const editing = useContext(Editing)
   const edit = (
     label: string,
     value: string,
@@ -46,7 +48,8 @@ export function PartOfPlant({ t, p, checks }: { t: TaxonView; p: Part; checks: S
         {p.tools && <span className="text-soft">Take {p.tools}.</span>}
       </p>
       <dl className="text-sm">
-        {ROWS.map((row) => (
+        {/* What nobody knows is said where it can be filled in. */}
+        {ROWS.filter((row) => editing || row.written(p) !== '').map((row) => (
           <Row key={row.name} name={row.name}>
             {edit(row.label, row.written(p), row.shown(p), row.set, row.kind, row.unit)}
           </Row>
