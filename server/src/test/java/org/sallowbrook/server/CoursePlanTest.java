@@ -91,7 +91,8 @@ public class CoursePlanTest extends ServerTest {
                 ilse.post("/api/dosing/courses/check", course).expect(200).body();
         assertThat(plan.path("perCup").asDouble()).isEqualTo(3);
         JsonNode cup = plan.path("units").get(1);
-        assertThat(cup.path("words").asString()).isEqualTo("made fresh with 3 g to a cup of 200 mL");
+        assertThat(cup.path("words").asString())
+                .isEqualTo("made fresh with 3 g to a cup of 200 mL, steeped under a lid for 10 minutes");
         JsonNode proposal = plan.path("proposal");
         double counted = proposal.path("perDose").asDouble();
         assertThat(counted % 0.75).isZero();

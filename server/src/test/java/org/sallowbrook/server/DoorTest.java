@@ -124,23 +124,33 @@ public class DoorTest extends ServerTest {
                 .isEqualTo(200);
     }
 
+    /** While a row's document has a member that nobody knows. */
+    private void unreadable(Client client, String table, String id, Runnable look) {
+        String plan = jdbc.sql("select cast(plan as text) from " + table + " where id = cast(:id as uuid)")
+                .param("id", id)
+                .query(String.class)
+                .single();
+        String write = "update " + table + " set plan = cast(:plan as jsonb) where id = cast(:id as uuid)";
+        jdbc.sql(write)
+                .param("plan", plan.replaceFirst("\\{", "{\"drops\": 7, "))
+                .param("id", id)
+                .update();
+        bought(client, "LEAF", 5, 1);
+        try {
+            look.run();
+        } finally {
+            jdbc.sql(write).param("plan", plan).param("id", id).update();
+            bought(client, "LEAF", 5, 1);
+        }
+    }
+
     /** What was stored in a way nobody reads breaks its own line, and nothing is taken of it. */
     @Test
     public void aStoredCourseThatCannotBeReadBreaksItsLineOnly() {
         Client ilse = as("ilse");
         JsonNode running = ilse.get("/api/dosing/courses").body();
         String id = running.get(0).path("id").asString();
-        String plan = jdbc.sql("select cast(plan as text) from course where id = cast(:id as uuid)")
-                .param("id", id)
-                .query(String.class)
-                .single();
-        String write = "update course set plan = cast(:plan as jsonb) where id = cast(:id as uuid)";
-        jdbc.sql(write)
-                .param("plan", plan.replaceFirst("\\{", "{\"drops\": 7, "))
-                .param("id", id)
-                .update();
-        bought(ilse, "LEAF", 5, 1);
-        try {
+        unreadable(ilse, "course", id, () -> {
             assertThat(ilse.get("/api/dosing/courses").expect(200).body().size())
                     .isLessThan(running.size());
             JsonNode line = ilse.get("/api/calendar/today")
@@ -153,10 +163,7 @@ public class DoorTest extends ServerTest {
                     .orElseThrow();
             assertThat(line.path("kind").asString()).isEqualTo("STOP_TAKING");
             assertThat(line.path("detail").asString()).contains("can't be read");
-        } finally {
-            jdbc.sql(write).param("plan", plan).param("id", id).update();
-            bought(ilse, "LEAF", 5, 1);
-        }
+        });
         assertThat(ilse.get("/api/dosing/courses").body().size()).isEqualTo(running.size());
     }
 
@@ -166,25 +173,12 @@ public class DoorTest extends ServerTest {
         Client ilse = as("ilse");
         JsonNode open = ilse.get("/api/making/batches").body();
         String id = open.get(0).path("id").asString();
-        String plan = jdbc.sql("select cast(plan as text) from batch where id = cast(:id as uuid)")
-                .param("id", id)
-                .query(String.class)
-                .single();
-        String write = "update batch set plan = cast(:plan as jsonb) where id = cast(:id as uuid)";
-        jdbc.sql(write)
-                .param("plan", plan.replaceFirst("\\{", "{\"drops\": 7, "))
-                .param("id", id)
-                .update();
-        bought(ilse, "LEAF", 5, 1);
-        try {
+        unreadable(ilse, "batch", id, () -> {
             assertThat(ilse.get("/api/making/batches").expect(200).body()).hasSize(open.size() - 1);
             assertThat(ilse.get("/api/making/batches/" + id).status()).isEqualTo(500);
             ilse.get("/api/calendar/today").expect(200);
             ilse.get("/api/shelf/lots/" + id).expect(200);
-        } finally {
-            jdbc.sql(write).param("plan", plan).param("id", id).update();
-            bought(ilse, "LEAF", 5, 1);
-        }
+        });
         assertThat(ilse.get("/api/making/batches").body()).hasSize(open.size());
     }
 }

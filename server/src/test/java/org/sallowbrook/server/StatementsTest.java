@@ -31,6 +31,11 @@ public class StatementsTest extends ServerTest {
         return Statements.during(() -> client.get(path).expect(200));
     }
 
+    /** The same statement, however many it asks for. */
+    private static String however(String statement) {
+        return statement.replaceAll("in \\((\\?,)*\\?\\)", "in (?)");
+    }
+
     @Test
     public void todayAsksNoMoreHoweverManyCoursesRun() {
         Client ilse = as("ilse");
@@ -44,8 +49,9 @@ public class StatementsTest extends ServerTest {
         List<String> courses = asked(ilse, "/api/dosing/courses");
         jdbc.sql("delete from course where purpose = 'a copy'").update();
         assertThat(running).isGreaterThanOrEqualTo(10);
-        List<String> more = new ArrayList<>(many);
-        few.forEach(more::remove);
+        List<String> more =
+                new ArrayList<>(many.stream().map(StatementsTest::however).toList());
+        few.stream().map(StatementsTest::however).forEach(more::remove);
         assertThat(more).hasSizeLessThanOrEqualTo(2);
         // What else the shared house holds by now counts a little; it was 335 when each course asked for itself.
         assertThat(many).hasSizeLessThanOrEqualTo(60);

@@ -100,6 +100,13 @@ public class UpgradeTest {
         assertThat(one("select plan::text from batch")).isEqualTo("{\"form\": \"TINCTURE\", \"schema\": 1}");
     }
 
+    /** Grams of what is counted in grams were called mL; they are the same grams. */
+    @Test
+    public void aCourseSaysInWhatItCounts() throws SQLException {
+        assertThat(one("select unit || ' ' || total from course")).isEqualTo("G 7");
+        assertThat(one("select amount from dose_taken")).isEqualTo("0.5");
+    }
+
     @Test
     public void whatWasLearnedIsKept() throws SQLException {
         assertThat(one("select dried_g from drying_run")).isEqualTo("25");
@@ -135,5 +142,12 @@ public class UpgradeTest {
                 '2026-01-01', null, '{}', '1', 10);
             insert into lot_link values (gen_random_uuid(), HOUSE, '00000000-0000-7000-8000-0000000000e2',
                 '00000000-0000-7000-8000-0000000000e3', 10, 'mL');
+            insert into person values ('00000000-0000-7000-8000-0000000000f1', HOUSE, 0, 'x', now(), 'somebody', '1970-01-01',
+                null, null, null, false, '[]', '[]', '[]', null, false);
+            insert into course values ('00000000-0000-7000-8000-0000000000f2', HOUSE, 0, 'x', now(),
+                '00000000-0000-7000-8000-0000000000f1', '00000000-0000-7000-8000-0000000000e3', null, 'SKIN',
+                '{"perDoseMl": 0.5}', '2026-01-01', '2026-01-07', 7, '1', 'RUNNING');
+            insert into dose_taken values (gen_random_uuid(), HOUSE, '00000000-0000-7000-8000-0000000000f2', '2026-01-01', 1,
+                0.5, 'x', now());
             """;
 }

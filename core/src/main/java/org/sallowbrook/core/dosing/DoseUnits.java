@@ -58,8 +58,13 @@ public final class DoseUnits {
         public static final Kit UNMEASURED = new Kit(null, null, null, null, null);
     }
 
-    /** A cup of tea made as it is drunk. @param herbG dried */
-    public record Cup(double herbG, double volumeMl) {
+    /**
+     * A cup of tea made as it is drunk.
+     *
+     * @param herbG dried
+     * @param how in words, as its card makes it; empty where no card says
+     */
+    public record Cup(double herbG, double volumeMl, String how) {
         public Cup {
             Checks.begin()
                     .that(isACupful(herbG), "perCup", "must be above 0 and at most " + Words.grams(MOST_PER_CUP_G))
@@ -83,13 +88,26 @@ public final class DoseUnits {
                 .map(part -> part.using().tea())
                 .orElse(null);
         double volume = kit.cupMl() != null ? kit.cupMl() : card != null ? card.cupMl() : Dose.CUP_ML;
+        String how = card == null ? "" : how(card);
         if (saidG != null) {
-            return new Cup(saidG, volume);
+            return new Cup(saidG, volume, how);
         }
         if (card != null) {
-            return new Cup(card.gramsPerCup() * volume / card.cupMl(), volume);
+            return new Cup(card.gramsPerCup() * volume / card.cupMl(), volume, how);
         }
-        return proposedG != null && isACupful(proposedG) ? new Cup(proposedG, volume) : null;
+        return proposedG != null && isACupful(proposedG) ? new Cup(proposedG, volume, how) : null;
+    }
+
+    private static String how(Taxon.TeaAdvice card) {
+        String lasting = card.minutes() < 120
+                ? Words.figure(card.minutes()) + " minutes"
+                : Words.figure(card.minutes() / 60) + " hours";
+        return switch (card.method()) {
+            case "INFUSION", "LONG_INFUSION" -> "steeped under a lid for " + lasting;
+            case "DECOCTION" -> "simmered for " + lasting;
+            case "COLD_MACERATION" -> "left in cold water for " + lasting;
+            default -> "";
+        };
     }
 
     /** @param each one of it in the product's own unit, mL or g */
@@ -257,7 +275,7 @@ public final class DoseUnits {
         Offered heaped = spoons.get(spoons.size() - 1);
         Cup cup = given.cup() != null
                 ? given.cup()
-                : new Cup(heaped.each(), kit.cupMl() == null ? Dose.CUP_ML : kit.cupMl());
+                : new Cup(heaped.each(), kit.cupMl() == null ? Dose.CUP_ML : kit.cupMl(), "");
         List<Offered> offered = new ArrayList<>(spoons);
         offered.add(
                 1,
@@ -265,7 +283,8 @@ public final class DoseUnits {
                         Dose.Unit.CUP,
                         cup.herbG(),
                         "made fresh with " + Words.grams(cup.herbG()) + " to a cup of "
-                                + Words.millilitres(cup.volumeMl())));
+                                + Words.millilitres(cup.volumeMl())
+                                + (cup.how().isEmpty() ? "" : ", " + cup.how())));
         return offered;
     }
 

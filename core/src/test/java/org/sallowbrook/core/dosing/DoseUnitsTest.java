@@ -152,7 +152,7 @@ public class DoseUnitsTest {
     public void aTeaMadeAsItIsDrunkIsCountedInCups() {
         Set<Taxon.Part> leaf = Set.of(Taxon.Part.LEAF);
         Offered cup = DoseUnits.of(
-                        new Given(LotForm.HERB, Way.MOUTH, 0, 60, leaf, new DoseUnits.Cup(1.5, 200), null, null),
+                        new Given(LotForm.HERB, Way.MOUTH, 0, 60, leaf, new DoseUnits.Cup(1.5, 200, ""), null, null),
                         Kit.UNMEASURED)
                 .get(1);
         assertThat(cup.unit()).isEqualTo(Dose.Unit.CUP);
@@ -165,6 +165,8 @@ public class DoseUnitsTest {
         assertThat(unknown.get(2).each()).isEqualTo(0.7);
         assertThat(unknown.get(2).words()).contains("one of it was weighed here");
     }
+
+    private static final String HOW = "steeped under a lid for 10 minutes";
 
     private static Product tea(Taxon.@Nullable TeaAdvice advice) {
         Taxon taxon = Cards.card("herb")
@@ -187,11 +189,23 @@ public class DoseUnitsTest {
     public void aCupIsMadeAsTheCardMakesOne() {
         Product tea = tea(new Taxon.TeaAdvice("INFUSION", 10, 2, 150, Cards.SOURCE));
         Kit large = new Kit(null, null, 300.0, null, null);
-        assertThat(DoseUnits.cup(tea, Kit.UNMEASURED, null, 9.0)).isEqualTo(new DoseUnits.Cup(2, 150));
-        assertThat(DoseUnits.cup(tea, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(4, 300));
-        assertThat(DoseUnits.cup(tea, large, 1.0, 9.0)).isEqualTo(new DoseUnits.Cup(1, 300));
+        assertThat(DoseUnits.cup(tea, Kit.UNMEASURED, null, 9.0)).isEqualTo(new DoseUnits.Cup(2, 150, HOW));
+        assertThat(DoseUnits.cup(tea, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(4, 300, HOW));
+        assertThat(DoseUnits.cup(tea, large, 1.0, 9.0)).isEqualTo(new DoseUnits.Cup(1, 300, HOW));
+        Product cold = tea(new Taxon.TeaAdvice("COLD_MACERATION", 120, 3, 150, Cards.SOURCE));
+        Given jar = new Given(
+                LotForm.HERB,
+                Way.MOUTH,
+                0,
+                60,
+                Set.of(Taxon.Part.HERB),
+                DoseUnits.cup(cold, Kit.UNMEASURED, null, null),
+                null,
+                null);
+        assertThat(DoseUnits.of(jar, Kit.UNMEASURED).get(1).words())
+                .isEqualTo("made fresh with 3 g to a cup of 150 mL, left in cold water for 2 hours");
         Product unknown = tea(null);
-        assertThat(DoseUnits.cup(unknown, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(9, 300));
+        assertThat(DoseUnits.cup(unknown, large, null, 9.0)).isEqualTo(new DoseUnits.Cup(9, 300, ""));
         assertThat(DoseUnits.cup(unknown, Kit.UNMEASURED, null, null)).isNull();
         // As much as nobody brews in one cup is no cup.
         assertThat(DoseUnits.cup(unknown, large, null, 60.0)).isNull();
