@@ -57,14 +57,13 @@ const PATTERNS: { [K in Kind]: Form<Of<K>> } = {
     fields: (p, onChange) => (
       <fieldset>
         <legend className="text-soft text-sm font-medium">On</legend>
-        <div className="grid grid-cols-7">
+        <div className="grid grid-cols-4">
           {WEEK.map((day) => (
             <button
               key={day}
               type="button"
-              aria-label={WEEKDAY[day]}
               aria-pressed={p.on.includes(day)}
-              className={`border-line min-h-11 border text-sm ${p.on.includes(day) ? 'bg-water text-sheet font-semibold' : 'bg-sheet'}`}
+              className={`border-line min-h-11 border text-xs ${p.on.includes(day) ? 'bg-water text-sheet font-semibold' : 'bg-sheet'}`}
               onClick={() =>
                 onChange({
                   ...p,
@@ -72,7 +71,7 @@ const PATTERNS: { [K in Kind]: Form<Of<K>> } = {
                 })
               }
             >
-              {WEEKDAY[day].slice(0, 3)}
+              {WEEKDAY[day]}
             </button>
           ))}
         </div>

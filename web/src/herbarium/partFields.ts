@@ -78,7 +78,7 @@ const FIELDS: Record<keyof File, Row | 'IN_WORDS'> = {
   storageMonths: one(
     'storageMonths',
     'dried it keeps',
-    'keeping time',
+    'months in the jar',
     (months) => `${months} months`,
     'as its kind does',
     'months',

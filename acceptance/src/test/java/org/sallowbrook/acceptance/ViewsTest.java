@@ -228,7 +228,7 @@ public class ViewsTest extends InBrowser {
         field("Really taken").fill("2 tsp");
         button("Record it").click();
         // More than three times what was planned is asked about, and kept once it is said to be down.
-        assertThat(page.locator("main")).containsText("where 2.25 was planned");
+        assertThat(page.locator("main")).containsText("10 mL where 2.25 mL was planned");
         field("It is swallowed already: keep it, so that it counts").click();
         button("Record it").click();
         assertThat(page.locator("main")).containsText("taken 10 mL");
