@@ -17,9 +17,12 @@ export function useFields<V extends object>(
   error: unknown,
 ) {
   const [tried, setTried] = useState(false)
+  const [sent, setSent] = useState<V>()
   const wrong: Wrong<V> = tried ? wants(values) : {}
   const set = <K extends keyof V>(field: K, value: V[K]) => setValues({ ...values, [field]: value })
-  const wrongAt = (field: keyof V & string) => wrong[field] ?? errorAt(error, field)
+  // What the server said is of what was sent; whoever types something else is not told it any more.
+  const wrongAt = (field: keyof V & string) =>
+    wrong[field] ?? (sent === undefined || sent[field] === values[field] ? errorAt(error, field) : undefined)
   return {
     values,
     wrongAt,
@@ -39,7 +42,11 @@ export function useFields<V extends object>(
     submit: (send: (values: V) => void) => (e: SyntheticEvent<HTMLElement>) => {
       e.preventDefault()
       setTried(true)
-      if (Object.values(wants(values)).every((w) => w === undefined)) return send(values)
+      if (Object.values(wants(values)).every((w) => w === undefined)) {
+        setSent(values)
+        send(values)
+        return
+      }
       const at = e.currentTarget instanceof HTMLFormElement ? e.currentTarget : e.currentTarget.parentElement
       requestAnimationFrame(() =>
         at?.querySelector<HTMLElement>('[aria-invalid="true"], [data-invalid]')?.focus(),
