@@ -68,8 +68,7 @@ function Card({ course: c }: { course: Schemas['CourseView'] }) {
               {c.countedOut && ` (${figure(full)} ${c.unit})`}
             </strong>
           )}
-          , {c.pattern !== 'every day' && `${c.pattern}, at most `}
-          {most === 1 ? 'once' : `${most} times`} a day, {whenOf(c)}, {WAY[c.way]}
+          , {c.pattern}, at most {most === 1 ? 'once' : `${most} times`} a day, {whenOf(c)}, {WAY[c.way]}
           {c.timing?.overMinutes ? `, drunk slowly over ${c.timing.overMinutes} minutes` : ''}.
         </p>
         <p>
