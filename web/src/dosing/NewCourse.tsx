@@ -65,8 +65,8 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
     dose: number
     days: number
     unit?: DoseUnit
-    cup?: number | undefined
-  }>({ dose: 2, days: 1 })
+    // A week, so that whatever the pattern has a day in it.
+  }>({ dose: 2, days: 7 })
   const [times, setTimes] = useTyped('times', 3)
   const [ownDays, setDays] = useTyped<number>('days')
   const keepsTo = useKeepsTo()
@@ -91,10 +91,15 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   // What is proposed, until something else is chosen.
   const dose = ownDose ?? proposed.dose
   const days = ownDays ?? proposed.days
-  const perCup = ownCup ?? proposed.cup
+  // What it can be counted out in stays where a figure is refused: a number is meant in the unit it was typed in.
+  const of = `${lot} ${chosenWay}`
+  const [offer, setOffer] = useState<{ of: string; plan: Schemas['CoursePlanView'] }>()
+  const offered = offer?.of === of ? offer.plan : undefined
+  const byTheCup = offered?.perCup != null
+  // How the card makes a cup of this lot is asked anew for each lot; only what somebody typed goes along.
+  const perCup = byTheCup ? (ownCup ?? offered.perCup) : undefined
   const timed = relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
   const unit = product?.unit ?? 'mL'
-  const byTheCup = chosenWay === 'MOUTH' && (product?.form === 'HERB' || product?.form === 'TEA_MIXTURE')
   const uses = [
     ...new Set(
       (taxon.data?.uses ?? []).filter((u) => !herb || u.parts.includes(herb.part)).map((u) => u.name),
@@ -115,7 +120,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
           timesPerDay: times,
           pattern,
           countedIn: countedIn ?? proposed.unit,
-          perCup: byTheCup ? perCup : undefined,
+          perCup,
           ramp: rampDays > 0 ? { startFraction: (rampFrom ?? dose / 2) / dose, days: rampDays } : undefined,
           taper: taperDays > 0 ? { endFraction: (taperTo ?? dose / 2) / dose, days: taperDays } : undefined,
           courseDays: days,
@@ -133,7 +138,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
       : null
   const check = useJudged(
     'course',
-    body && { ...body, acknowledged: [] },
+    body && { ...body, perCup: byTheCup ? ownCup : undefined, acknowledged: [] },
     (b, signal) => ask(api.POST('/api/dosing/courses/check', { body: b, signal })),
     ['STOP'],
   )
@@ -143,23 +148,13 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
       dose: plan.proposal.startAt,
       days: plan.proposal.days,
       unit: plan.usualUnit,
-      cup: plan.perCup,
     }
-    if (
-      now.dose !== proposed.dose ||
-      now.days !== proposed.days ||
-      now.unit !== proposed.unit ||
-      now.cup !== proposed.cup
-    )
+    if (now.dose !== proposed.dose || now.days !== proposed.days || now.unit !== proposed.unit)
       setProposed(now)
   }
-  // What it can be counted out in stays where a figure is refused: a number is meant in the unit it was typed in.
-  const of = `${lot} ${chosenWay}`
-  const [offer, setOffer] = useState<{ of: string; plan: Schemas['CoursePlanView'] }>()
   if (plan && !check.behind && plan !== offer?.plan) setOffer({ of, plan })
-  const offered = offer?.of === of ? offer.plan : undefined
   const units = (offered?.units ?? []).map((u) =>
-    byTheCup && u.unit === 'CUP' && perCup != null ? { ...u, each: perCup } : u,
+    u.unit === 'CUP' && perCup != null ? { ...u, each: perCup } : u,
   )
   const counted = units.find((u) => u.unit === (countedIn ?? offered?.usualUnit)) ?? units[0]
   const save = useSaved(
@@ -226,7 +221,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
                 }))}
               />
             )}
-            {byTheCup && perCup != null && (
+            {perCup != null && (
               <Slider
                 label="Herb to a cup"
                 unit="g"

@@ -135,7 +135,13 @@ public class CourseTest extends InBrowser {
     public void aWeekOfTeaIsPlannedFromTheJar() {
         go("/dosing/new");
         choose("Person", "Tam Holm");
+        // What one card says of a cup is not taken for the next plant's.
+        choose("Out of", "meadowsweet, tops");
+        Locator cup = field("Herb to a cup, exactly");
+        assertThat(cup).hasValue("2");
+        cup.focus();
         choose("Out of", "stinging nettle, leaf");
+        assertThat(cup).hasValue("3");
         assertThat(field("Counted out in")).hasText("cups");
         exactly("Herb to a cup", "2");
         exactly("Each dose", "0.5");
