@@ -15,6 +15,7 @@ import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Henderson;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.household.Person;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.making.salve.Wax;
@@ -96,17 +97,11 @@ public class RefusalsTest {
             door("boil-off", v -> Tea.Recipe.drink(100, null, List.of(Tea.Herb.weighed("t", "LEAF", 1)), "water", v)),
             door("reduction reading", v -> new Reduction.Reading(0, v)),
             door("reduction minute", v -> new Reduction.Reading(v, 100)),
-            door("oil herb", v -> new InfusedOil.Herb("h", v, DRY)),
+            door("oil herb", v -> new HerbPortion("h", v, DRY)),
             door(
                     "oil ratio",
                     v -> new InfusedOil.Recipe(
-                            List.of(new InfusedOil.Herb("h", 1, DRY)),
-                            v,
-                            "oil",
-                            null,
-                            InfusedOil.Method.COLD,
-                            false,
-                            0)),
+                            List.of(new HerbPortion("h", 1, DRY)), v, "oil", null, InfusedOil.Method.COLD, false, 0)),
             door("tin", v -> new Salve.Tin(v, 1)),
             door("waste", v -> Salve.Recipe.plain(List.of(new Salve.Tin(30, 1)), Salve.Firmness.SOFT, BEESWAX, 20, v)),
             door(

@@ -25,7 +25,7 @@ public final class Drying {
     static final double MOULD_MOISTURE = 0.30;
     static final double MOULD_HOURS = 72;
     /** What herb that crumbles may still hold, wet basis: what a jar bears at most. */
-    static final double TOUCH_MOST = 0.14;
+    static final double TOUCH_MOST = Moisture.DAMP;
 
     private static final double TOUCH_LEAST = 0.06;
     /** Dry herb draws water from humid air, but not more than this share of its weight between two weighings. */

@@ -41,17 +41,12 @@ public interface Batchable {
     /** Has no default: what forgets its own life keeps like something else. */
     Life keeps();
 
-    /** When it is finished: see {@link Readiness}. */
+    /** When it is finished, and what is done with it until then. */
     Readiness ready();
 
     /** What it brings beside what its ingredients bring. */
     default Set<Trait> adds() {
         return Set.of();
-    }
-
-    /** Whether its hold is lifted only by what is done with it, such as a weighing, and not by a word. */
-    default boolean heldByTheWork() {
-        return false;
     }
 
     /** What goes in, in the order in which it does. */

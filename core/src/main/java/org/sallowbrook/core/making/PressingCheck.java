@@ -16,7 +16,19 @@ public final class PressingCheck {
     /** Sooner than this share of the time it was to steep. */
     private static final double EARLY = 0.25;
 
+    /** More than this share of the most that was expected is a slip of the pen. */
+    private static final double MOST = 1.3;
+
     private PressingCheck() {}
+
+    /**
+     * @param expected what the plan said would come out
+     * @param pouredOff what was bottled before
+     * @return the most that can be believed, in the same unit
+     */
+    public static double most(Interval expected, double pouredOff) {
+        return expected.high() * MOST - pouredOff;
+    }
 
     /**
      * @param expected what the plan said would come out, in the unit

@@ -42,6 +42,10 @@ public record Interval(double low, double high) {
         return new Interval(low + term, high + term);
     }
 
+    public Interval plus(Interval other) {
+        return new Interval(low + other.low, high + other.high);
+    }
+
     /** Applies a monotonic function to both ends. */
     public Interval map(DoubleUnaryOperator monotonic) {
         return between(monotonic.applyAsDouble(low), monotonic.applyAsDouble(high));

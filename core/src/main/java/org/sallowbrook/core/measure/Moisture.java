@@ -12,6 +12,9 @@ public record Moisture(double low, double high) {
     /** Of dried herb as it comes into the jar: what a card, a dose and a ratio mean by dried herb; a working figure. */
     public static final double DRIED = 0.10;
 
+    /** Above this herb is not dry enough to be shut in a jar or covered with oil: water parts, and mould grows. */
+    public static final double DAMP = 0.14;
+
     /** Of dried herb that nobody weighed dry, from a shop or a jar. */
     public static final Moisture OF_DRIED_HERB = Moisture.of(0.08, 0.12);
 

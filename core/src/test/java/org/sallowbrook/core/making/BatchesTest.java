@@ -13,7 +13,6 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.dry.DryBatch;
-import org.sallowbrook.core.making.dry.PoulticeBatch;
 import org.sallowbrook.core.making.kept.KeptBatch;
 import org.sallowbrook.core.making.oil.EvaporatedBatch;
 import org.sallowbrook.core.making.oil.InfusedOil;
@@ -21,6 +20,7 @@ import org.sallowbrook.core.making.oil.OilBatch;
 import org.sallowbrook.core.making.salve.Cream;
 import org.sallowbrook.core.making.salve.CreamBatch;
 import org.sallowbrook.core.making.salve.EssentialOil;
+import org.sallowbrook.core.making.salve.PoulticeBatch;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.making.salve.SalveBatch;
 import org.sallowbrook.core.making.salve.Wax;
@@ -177,9 +177,7 @@ public class BatchesTest {
         all.put("cream", cream());
         all.put("mixture", mixture(false));
         all.put("powder", mixture(true));
-        all.put(
-                "poultice",
-                plan(PoulticeBatch.of(List.of(new DryBatch.Part("comfrey", 30, DRY, Interval.exactly(30))))));
+        all.put("poultice", plan(PoulticeBatch.of(List.of(new HerbPortion("comfrey", 30, DRY, Interval.exactly(30))))));
         return all;
     }
 
@@ -198,7 +196,7 @@ public class BatchesTest {
     private static OilBatch oil() {
         return plan(OilBatch.of(
                 new InfusedOil.Recipe(
-                        List.of(new InfusedOil.Herb("marigold", 30, DRY)),
+                        List.of(new HerbPortion("marigold", 30, DRY)),
                         7,
                         "olive oil",
                         10,
@@ -220,14 +218,14 @@ public class BatchesTest {
 
     private static KeptBatch kept(@Nullable Double saltG) {
         return plan(KeptBatch.of(
-                List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), saltG));
+                List.of(new HerbPortion("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), saltG));
     }
 
     private static DryBatch mixture(boolean ground) {
         return plan(DryBatch.of(
                 List.of(
-                        new DryBatch.Part("lime", 30, DRY, Interval.exactly(30)),
-                        new DryBatch.Part("mallow", 10, DRY, Interval.exactly(10))),
+                        new HerbPortion("lime", 30, DRY, Interval.exactly(30)),
+                        new HerbPortion("mallow", 10, DRY, Interval.exactly(10))),
                 ground,
                 List.of(new Keeping.Input("mallow", DAY.plusMonths(2)))));
     }
@@ -354,9 +352,7 @@ public class BatchesTest {
                 .isCloseTo(60, within(1e-9));
         assertThat(mixture(false).yield()).isEqualTo(Interval.exactly(40));
         var wet = DryBatch.of(
-                List.of(new DryBatch.Part("damp", 30, Moisture.of(0.10, 0.20), Interval.exactly(30))),
-                false,
-                List.of());
+                List.of(new HerbPortion("damp", 30, Moisture.of(0.10, 0.20), Interval.exactly(30))), false, List.of());
         assertThat(wet.findings()).extracting(Finding::code).contains("TOO_DAMP");
         assertThat(((Outcome.Feasible<DryBatch>) DryBatch.of(mixture(true).parts(), true, List.of())).findings())
                 .extracting(Finding::code)
@@ -444,7 +440,7 @@ public class BatchesTest {
         };
         for (Object[] c : cases) {
             Outcome<KeptBatch> outcome = KeptBatch.of(
-                    List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))),
+                    List.of(new HerbPortion("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))),
                     (Double) c[0]);
             assertThat(outcome.findings().get(0).severity()).as(c[0].toString()).isEqualTo(c[1]);
             assertThat(outcome.findings().get(0).code()).isEqualTo(c[2]);
@@ -460,7 +456,7 @@ public class BatchesTest {
                 .filteredOn(f -> f.severity() == Severity.HOLD)
                 .extracting(Finding::code)
                 .containsExactly("WATER_LEFT_IN_OIL");
-        assertThat(evaporated().heldByTheWork()).isTrue();
+        assertThat(evaporated().ready().heldByTheWork()).isTrue();
         assertThat(evaporated().oilG()).isCloseTo(92, within(1e-9));
         // 200 mL at 4 to 8 mL a minute.
         assertThat(evaporated().facts().get(1).value()).isEqualTo(Interval.of(25, 50));

@@ -141,7 +141,7 @@ public class BenchTest {
 
     private static InfusedOil.Result oil(double moisture, boolean eaten) {
         return InfusedOil.plan(new InfusedOil.Recipe(
-                List.of(new InfusedOil.Herb("marigold", 100, Moisture.of(moisture - 0.01, moisture))),
+                List.of(new HerbPortion("marigold", 100, Moisture.of(moisture - 0.01, moisture))),
                 7,
                 "olive oil",
                 18,

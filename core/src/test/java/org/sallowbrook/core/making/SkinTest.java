@@ -52,13 +52,7 @@ public class SkinTest {
 
     private static InfusedOil.Result oil(InfusedOil.Method method, double antioxidant) {
         return InfusedOil.plan(new InfusedOil.Recipe(
-                List.of(new InfusedOil.Herb("h", 100, Moisture.of(0.08, 0.10))),
-                7,
-                "oil",
-                12,
-                method,
-                false,
-                antioxidant));
+                List.of(new HerbPortion("h", 100, Moisture.of(0.08, 0.10))), 7, "oil", 12, method, false, antioxidant));
     }
 
     @Test

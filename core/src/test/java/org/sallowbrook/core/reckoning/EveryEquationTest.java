@@ -12,6 +12,7 @@ import java.util.function.Function;
 import org.sallowbrook.core.drying.Drying;
 import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.kept.KeptBatch;
 import org.sallowbrook.core.making.oil.EvaporatedBatch;
 import org.sallowbrook.core.making.oil.Evaporation;
@@ -137,7 +138,7 @@ public class EveryEquationTest {
         all.put(
                 "oil",
                 r -> InfusedOil.plan(new InfusedOil.Recipe(
-                                List.of(new InfusedOil.Herb("h", between(r, 5, 100), Moisture.of(0.06, 0.11))),
+                                List.of(new HerbPortion("h", between(r, 5, 100), Moisture.of(0.06, 0.11))),
                                 between(r, 3, 12),
                                 "olive oil",
                                 r.nextBoolean() ? null : 9,
@@ -181,8 +182,8 @@ public class EveryEquationTest {
                 "salted",
                 r -> KeptBatch.of(
                                 List.of(
-                                        new KeptBatch.Herb("a", 100, moisture(r, 0.9), about(r, 100)),
-                                        new KeptBatch.Herb("b", 50, moisture(r, 0.9), Interval.exactly(50))),
+                                        new HerbPortion("a", 100, moisture(r, 0.9), about(r, 100)),
+                                        new HerbPortion("b", 50, moisture(r, 0.9), Interval.exactly(50))),
                                 between(r, 5, 80))
                         .because());
         all.put("drying", r -> {

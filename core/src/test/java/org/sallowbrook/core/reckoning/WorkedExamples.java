@@ -15,9 +15,9 @@ import org.sallowbrook.core.drying.Weighing;
 import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.dry.DryBatch;
-import org.sallowbrook.core.making.dry.PoulticeBatch;
 import org.sallowbrook.core.making.kept.KeptBatch;
 import org.sallowbrook.core.making.oil.EvaporatedBatch;
 import org.sallowbrook.core.making.oil.Evaporation;
@@ -26,6 +26,7 @@ import org.sallowbrook.core.making.oil.OilRecord;
 import org.sallowbrook.core.making.salve.ColdSpoon;
 import org.sallowbrook.core.making.salve.Cream;
 import org.sallowbrook.core.making.salve.EssentialOil;
+import org.sallowbrook.core.making.salve.PoulticeBatch;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.making.salve.Wax;
 import org.sallowbrook.core.making.spirit.Blend;
@@ -369,15 +370,15 @@ final class WorkedExamples {
         Moisture moisture = Moisture.of(0.08, 0.12);
         var mixture = DryBatch.of(
                 List.of(
-                        new DryBatch.Part("lime flower", 30, moisture, Interval.exactly(30)),
-                        new DryBatch.Part("meadowsweet", 20, moisture, Interval.exactly(20)),
-                        new DryBatch.Part("marsh mallow leaf", 10, moisture, Interval.exactly(10))),
+                        new HerbPortion("lime flower", 30, moisture, Interval.exactly(30)),
+                        new HerbPortion("meadowsweet", 20, moisture, Interval.exactly(20)),
+                        new HerbPortion("marsh mallow leaf", 10, moisture, Interval.exactly(10))),
                 false,
                 List.of());
         all.add(new Example(
                 "Dry", "A tea mixture of three herbs", mixture.because(), mixture.findings(), List.of(60.0, 0.5)));
         var poultice = PoulticeBatch.of(
-                List.of(new DryBatch.Part("comfrey root, powdered", 30, moisture, Interval.exactly(30))));
+                List.of(new HerbPortion("comfrey root, powdered", 30, moisture, Interval.exactly(30))));
         all.add(new Example(
                 "Dry",
                 "A poultice of 30 g of powdered root",
@@ -388,7 +389,7 @@ final class WorkedExamples {
 
     private static void kept(List<Example> all) {
         Outcome<KeptBatch> salted = KeptBatch.of(
-                List.of(new KeptBatch.Herb("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), 25.0);
+                List.of(new HerbPortion("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100))), 25.0);
         all.add(new Example(
                 "Dry and kept",
                 "100 g of ramsons in 25 g of salt",
@@ -438,7 +439,7 @@ final class WorkedExamples {
 
     private static void oils(List<Example> all) {
         InfusedOil.Result oil = InfusedOil.plan(new InfusedOil.Recipe(
-                List.of(new InfusedOil.Herb("marigold", 60, Moisture.of(0.08, 0.10))),
+                List.of(new HerbPortion("marigold", 60, Moisture.of(0.08, 0.10))),
                 7,
                 "olive oil",
                 12,

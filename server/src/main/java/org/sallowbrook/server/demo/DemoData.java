@@ -24,6 +24,7 @@ import org.sallowbrook.core.herbarium.Frequency;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.MedicineClass;
+import org.sallowbrook.core.making.oil.Water;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
@@ -46,9 +47,11 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SignIn;
-import org.sallowbrook.server.making.BatchService;
-import org.sallowbrook.server.making.DemoBench;
-import org.sallowbrook.server.making.Water;
+import org.sallowbrook.server.making.BatchReader;
+import org.sallowbrook.server.making.FillingService;
+import org.sallowbrook.server.making.PressingService;
+import org.sallowbrook.server.making.ShakingService;
+import org.sallowbrook.server.making.demo.DemoBench;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
@@ -99,7 +102,10 @@ class DemoData implements ApplicationRunner {
     private final JarService jars;
     private final VesselService vessels;
     private final DemoBench bench;
-    private final BatchService batches;
+    private final BatchReader batches;
+    private final ShakingService shaking;
+    private final PressingService pressing;
+    private final FillingService filling;
     private final CourseService courses;
     private final DoseService doses;
     private final TrialService trials;
@@ -126,7 +132,10 @@ class DemoData implements ApplicationRunner {
             JarService jars,
             VesselService vessels,
             DemoBench bench,
-            BatchService batches,
+            BatchReader batches,
+            ShakingService shaking,
+            PressingService pressing,
+            FillingService filling,
             CourseService courses,
             DoseService doses,
             TrialService trials,
@@ -152,6 +161,9 @@ class DemoData implements ApplicationRunner {
         this.vessels = vessels;
         this.bench = bench;
         this.batches = batches;
+        this.shaking = shaking;
+        this.pressing = pressing;
+        this.filling = filling;
         this.courses = courses;
         this.doses = doses;
         this.trials = trials;
@@ -350,11 +362,11 @@ class DemoData implements ApplicationRunner {
                 "nothing noticed, on the forearm",
                 true));
         UUID moulding = moulding(melilot);
-        UUID shaking = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
+        UUID shaken = bench.tincture("Meadowsweet tincture, third", meadowsweetJar, 50, spirits, go(9, 10));
         jarred(limes, Taxon.Part.FLOWER, LifeStage.FLOWERING, 8, 260, 0.06, 0.75, "dry, light wind");
         for (int before = 8; before >= 1; before--) {
             LocalDate on = go(before, 8);
-            batches.shake(shaking, new BatchService.ShakeRequest(Owned.newId(), on));
+            shaking.shake(shaken, new ShakingService.ShakeRequest(Owned.newId(), on));
             if (before == 6) {
                 drying.mould(moulding);
             }
@@ -855,16 +867,17 @@ class DemoData implements ApplicationRunner {
     }
 
     private void press(UUID batch, LocalDate on, double amount, @Nullable Water water) {
-        BatchService.BatchView view = batches.one(batch);
-        batches.press(batch, new BatchService.PressRequest(amount, on, water, null), String.valueOf(view.version()));
+        BatchReader.BatchView view = batches.one(batch);
+        pressing.press(
+                batch, new PressingService.PressRequest(amount, on, water, null), String.valueOf(view.version()));
     }
 
     private List<LotView> fill(UUID batch, LocalDate on, double capacityMl, int count) {
-        BatchService.BatchView view = batches.one(batch);
-        return batches.fill(
+        BatchReader.BatchView view = batches.one(batch);
+        return filling.fill(
                 batch,
-                new BatchService.FillRequest(
-                        List.of(new BatchService.ContainerRequest(capacityMl, count, null)),
+                new FillingService.FillRequest(
+                        List.of(new FillingService.ContainerRequest(capacityMl, count, null)),
                         on,
                         "still-room, dark cupboard",
                         true),

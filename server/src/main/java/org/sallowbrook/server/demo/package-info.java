@@ -10,6 +10,7 @@
             "drying",
             "shelf",
             "making",
+            "making :: demo",
             "dosing",
             "tracing",
             "calendar"

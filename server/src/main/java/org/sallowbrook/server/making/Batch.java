@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.making.oil.Water;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.Versioned;
 

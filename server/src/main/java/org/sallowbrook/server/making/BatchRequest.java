@@ -8,26 +8,9 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.Gatekeeper;
 
-/** What somebody wants to make; {@code kind} tells which preparation. A new kind adds itself to the list of permits. */
+/** What somebody wants to make; {@code kind} tells which preparation. Every kind in a room of the bench is found. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface BatchRequest
-        permits TinctureBench.Tincturing,
-                EyeBench.Covering,
-                PercolationBench.Percolating,
-                FormulaBench.Mixing,
-                JoinedBench.Joining,
-                SteepedBench.Steeping,
-                TeaBench.Brewing,
-                WashBench.Washing,
-                SyrupBench.Sweetening,
-                CubesBench.Icing,
-                DryBench.Blending,
-                PoulticeBench.Poulticing,
-                KeptBench.Keeping,
-                EvaporatedBench.Evaporating,
-                OilBench.Infusing,
-                SalveBench.Salving,
-                CreamBench.Creaming {
+public interface BatchRequest {
 
     UUID id();
 

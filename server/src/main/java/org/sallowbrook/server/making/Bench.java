@@ -5,7 +5,7 @@ import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Outcome;
 
 /** Reckons one kind of preparation from what stands on the shelf. */
-interface Bench<R extends BatchRequest> {
+public interface Bench<R extends BatchRequest> {
 
     Class<R> takes();
 

@@ -15,7 +15,7 @@ import org.sallowbrook.core.making.vessel.HouseMeasure;
  * @param massG weighed; null where it was measured without a scale
  * @param measure spoons, cups, handfuls; null where it was weighed
  */
-record HerbIn(
+public record HerbIn(
         @Nullable UUID lotId,
         @Nullable String taxonId,
         Taxon.@Nullable Part part,

@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.MakingGate;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.making.spirit.Blend;
@@ -32,7 +33,7 @@ import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 
 /** What goes into one batch: loads it, and keeps what is drawn of each lot, so that gates, shares and links are the same for every kind. */
-final class Ingredients {
+public final class Ingredients {
 
     private static final Interval WILTED = Interval.of(0.45, 0.65);
     private static final Interval FRESH = Interval.of(0.60, 0.90);
@@ -44,7 +45,7 @@ final class Ingredients {
      * @param taxon null where nobody said which plant
      * @param bulkDensityGPerMl of the card, as it lies; null when unknown
      */
-    record Herb(
+    public record Herb(
             String name,
             @Nullable LotView lot,
             @Nullable Taxon taxon,
@@ -57,8 +58,12 @@ final class Ingredients {
             Set<Taxon.Constituent> constituents) {
 
         /** As the part is called where one is needed. */
-        String partName() {
+        public String partName() {
             return part == null ? "HERB" : part.name();
+        }
+
+        public HerbPortion portion() {
+            return new HerbPortion(name, massG, moisture, massRangeG);
         }
     }
 
@@ -66,7 +71,7 @@ final class Ingredients {
      * @param strengthPercent at the most; {@code weakestPercent} at the least
      * @param available in its unit; as good as endless for what is only described
      */
-    record Stock(
+    public record Stock(
             String name,
             @Nullable LotView lot,
             LotForm form,
@@ -79,13 +84,13 @@ final class Ingredients {
 
         /** Dried herb in one unit of it; null where unknown. */
         @Nullable
-        Interval driedGPerUnit() {
+        public Interval driedGPerUnit() {
             Range range = lot == null ? null : lot.driedGPerUnit();
             return range == null ? null : range.interval();
         }
 
         /** With its number, so that two bottles of one name are told apart. */
-        String label() {
+        public String label() {
             return lot == null ? name : name + " (" + lot.code() + ")";
         }
     }
@@ -121,7 +126,7 @@ final class Ingredients {
         this.today = today;
     }
 
-    List<Herb> herbs(List<HerbIn> wanted, String field) {
+    public List<Herb> herbs(List<HerbIn> wanted, String field) {
         Checks.begin()
                 .that(!wanted.isEmpty() && wanted.size() <= 40, field, "must name from 1 to 40 herbs")
                 .done();
@@ -132,7 +137,7 @@ final class Ingredients {
         return herbs;
     }
 
-    Herb herb(HerbIn in, String field) {
+    public Herb herb(HerbIn in, String field) {
         Checks.begin()
                 .that((in.massG() == null) != (in.measure() == null), field + ".massG", "or a measure is needed")
                 .that(
@@ -279,7 +284,7 @@ final class Ingredients {
                 : used.drying().freshBulkDensityGPerMl();
     }
 
-    List<Stock> stocks(List<StockIn> wanted, Set<LotForm> forms, String field) {
+    public List<Stock> stocks(List<StockIn> wanted, Set<LotForm> forms, String field) {
         Checks.begin()
                 .that(!wanted.isEmpty() && wanted.size() <= 40, field, "must name from 1 to 40")
                 .done();
@@ -290,7 +295,7 @@ final class Ingredients {
         return stocks;
     }
 
-    Stock stock(StockIn in, Set<LotForm> forms, String field) {
+    public Stock stock(StockIn in, Set<LotForm> forms, String field) {
         LotForm first = forms.iterator().next();
         if (in.lotId() == null) {
             String called =
@@ -350,19 +355,19 @@ final class Ingredients {
     }
 
     /** So much of a lot will be used, in its unit; nothing of what is only described. */
-    void draw(@Nullable LotView lot, double amount) {
+    public void draw(@Nullable LotView lot, double amount) {
         if (lot != null && amount > 0) {
             uses.merge(lot.id(), new Use(lot, amount), (a, b) -> new Use(a.lot(), a.amount() + b.amount()));
         }
     }
 
     /** All of the herbs, as weighed. */
-    void drawHerbs(List<Herb> herbs) {
+    public void drawHerbs(List<Herb> herbs) {
         herbs.forEach(h -> draw(h.lot(), h.massG()));
     }
 
     /** What was blended of several bottles; water comes from the tap. */
-    void drawPours(List<Blend.NamedPour> pours, List<Stock> spirits) {
+    public void drawPours(List<Blend.NamedPour> pours, List<Stock> spirits) {
         for (Blend.NamedPour pour : pours) {
             spirits.stream()
                     .filter(s -> s.label().equals(pour.name()))

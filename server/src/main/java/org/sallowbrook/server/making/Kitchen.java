@@ -39,10 +39,10 @@ class Kitchen {
             @Nullable Instant waitUntil) {}
 
     private final BatchSteps steps;
-    private final BatchService batches;
+    private final BatchReader batches;
     private final Clock clock;
 
-    Kitchen(BatchSteps steps, BatchService batches, Clock clock) {
+    Kitchen(BatchSteps steps, BatchReader batches, Clock clock) {
         this.steps = steps;
         this.batches = batches;
         this.clock = clock;
@@ -50,7 +50,7 @@ class Kitchen {
 
     @Transactional(readOnly = true)
     KitchenView view(UUID batch) {
-        BatchService.BatchView view = batches.one(batch);
+        BatchReader.BatchView view = batches.one(batch);
         List<Step> all = view.plan().steps();
         List<BatchStep> done = steps.findAllByBatchIdOrderByStep(batch);
         int at = done.isEmpty() ? 0 : done.get(done.size() - 1).step + 1;

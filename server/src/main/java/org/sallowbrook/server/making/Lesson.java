@@ -7,7 +7,7 @@ import org.sallowbrook.server.platform.Range;
 
 /** What a batch can teach once it is finished; stored with its plan. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
-sealed interface Lesson {
+public sealed interface Lesson {
 
     /** What the pressed marc keeps. */
     @JsonTypeName("PRESSING")

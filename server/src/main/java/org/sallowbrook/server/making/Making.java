@@ -40,6 +40,7 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Gatekeeper;
+import org.sallowbrook.server.platform.Kinds;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Range;
@@ -57,7 +58,7 @@ public class Making {
 
     private final Map<Class<? extends BatchRequest>, Bench<?>> benches;
     private final Batches batches;
-    private final BatchService batchService;
+    private final BatchReader reader;
     private final ShelfService shelf;
     private final Ledger ledger;
     private final VesselService vessels;
@@ -73,7 +74,7 @@ public class Making {
     Making(
             List<Bench<?>> benches,
             Batches batches,
-            BatchService batchService,
+            BatchReader reader,
             ShelfService shelf,
             Ledger ledger,
             VesselService vessels,
@@ -86,8 +87,13 @@ public class Making {
             Once once,
             Clock clock) {
         this.benches = benches.stream().collect(Collectors.toMap(Bench::takes, Function.identity()));
+        for (Class<?> kind : Kinds.of(BatchRequest.class)) {
+            if (!this.benches.containsKey(kind)) {
+                throw new IllegalStateException("no bench makes a " + Kinds.name(kind));
+            }
+        }
         this.batches = batches;
-        this.batchService = batchService;
+        this.reader = reader;
         this.shelf = shelf;
         this.ledger = ledger;
         this.vessels = vessels;
@@ -179,14 +185,14 @@ public class Making {
     }
 
     /** Runs every gate and begins the batch: takes what it uses from the shelf and keeps what went in. */
-    public BatchService.BatchView start(BatchRequest request) {
+    public BatchReader.BatchView start(BatchRequest request) {
         return start(request, null);
     }
 
     /** @param vessel of the household's own, that it is made in; null where nobody says which */
-    public BatchService.BatchView start(BatchRequest request, @Nullable UUID vessel) {
+    public BatchReader.BatchView start(BatchRequest request, @Nullable UUID vessel) {
         if (once.repeated("batch", request.id(), batches::existsById, request)) {
-            return batchService.one(request.id());
+            return reader.one(request.id());
         }
         Reckoned r = reckon(request);
         if (!(r.outcome() instanceof Outcome.Feasible<? extends Batchable> feasible)) {
@@ -216,7 +222,7 @@ public class Making {
             roomFor(plan, vessels.one(vessel));
             vessels.use(vessel, List.of(lot.id()));
         }
-        if (lot.state() == Product.State.HOLD && plan.heldByTheWork()) {
+        if (lot.state() == Product.State.HOLD && plan.ready().heldByTheWork()) {
             ledger.hold(lot.id(), lot.stateReason());
         }
         r.in().uses()
@@ -240,7 +246,7 @@ public class Making {
         batch.plan = StoredPlan.DOCUMENT.write(stored(r, plan));
         batch.coreVersion = CoreVersion.CURRENT;
         batches.saveAndFlush(batch);
-        return batchService.one(batch.id);
+        return reader.one(batch.id);
     }
 
     private static void roomFor(Batchable plan, VesselService.VesselView vessel) {
@@ -331,7 +337,7 @@ public class Making {
                                 .map(i -> new StoredPlan.Until(i.name(), i.bestBefore()))
                                 .toList(),
                         null),
-                plan.ready().shaken(),
+                plan.ready().follows().stream().sorted().toList(),
                 StoredPlan.Finding.of(r.findings()),
                 new ArrayList<>(r.outcome().because()),
                 r.lessons());

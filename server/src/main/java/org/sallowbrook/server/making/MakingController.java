@@ -20,22 +20,33 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/making")
 class MakingController {
 
-    private final BatchService batches;
+    private final BatchReader batches;
     private final Making making;
+    private final ShakingService shaking;
+    private final PressingService pressing;
+    private final FillingService filling;
     private final Kitchen kitchen;
     private final Measures measures;
-    private final Pan pan;
 
-    MakingController(BatchService batches, Making making, Kitchen kitchen, Measures measures, Pan pan) {
-        this.pan = pan;
-        this.measures = measures;
-        this.kitchen = kitchen;
+    MakingController(
+            BatchReader batches,
+            Making making,
+            ShakingService shaking,
+            PressingService pressing,
+            FillingService filling,
+            Kitchen kitchen,
+            Measures measures) {
         this.batches = batches;
         this.making = making;
+        this.shaking = shaking;
+        this.pressing = pressing;
+        this.filling = filling;
+        this.kitchen = kitchen;
+        this.measures = measures;
     }
 
     @GetMapping("/batches")
-    List<BatchService.BatchView> batches() {
+    List<BatchReader.BatchView> batches() {
         return batches.underWay();
     }
 
@@ -45,7 +56,7 @@ class MakingController {
     }
 
     @GetMapping("/batches/{id}")
-    BatchService.BatchView batch(@PathVariable UUID id) {
+    BatchReader.BatchView batch(@PathVariable UUID id) {
         return batches.one(id);
     }
 
@@ -55,7 +66,7 @@ class MakingController {
     }
 
     @PostMapping("/batches")
-    BatchService.BatchView start(
+    BatchReader.BatchView start(
             @RequestBody BatchRequest request, @RequestParam(required = false) @Nullable UUID vessel) {
         return making.start(request, vessel);
     }
@@ -92,83 +103,63 @@ class MakingController {
     }
 
     @PostMapping("/batches/{id}/shakes")
-    BatchService.BatchView shake(@PathVariable UUID id, @RequestBody BatchService.ShakeRequest request) {
-        return batches.shake(id, request);
+    BatchReader.BatchView shake(@PathVariable UUID id, @RequestBody ShakingService.ShakeRequest request) {
+        return shaking.shake(id, request);
     }
 
     @PostMapping("/batches/{id}/press")
-    BatchService.BatchView press(
+    BatchReader.BatchView press(
             @PathVariable UUID id,
-            @RequestBody BatchService.PressRequest request,
+            @RequestBody PressingService.PressRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.press(id, request, ifMatch);
+        return pressing.press(id, request, ifMatch);
     }
 
     @PostMapping("/batches/{id}/settle")
-    BatchService.BatchView settle(
+    BatchReader.BatchView settle(
             @PathVariable UUID id,
-            @RequestBody BatchService.SettleRequest request,
+            @RequestBody PressingService.SettleRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.settle(id, request, ifMatch);
-    }
-
-    @PostMapping("/batches/{id}/spoons")
-    BatchService.BatchView spoon(@PathVariable UUID id, @RequestBody BatchService.SpoonRequest request) {
-        return batches.spoon(id, request);
+        return pressing.settle(id, request, ifMatch);
     }
 
     @PostMapping("/batches/{id}/shakes/{shake}/strike")
-    BatchService.BatchView strikeShake(
+    BatchReader.BatchView strikeShake(
             @PathVariable UUID id, @PathVariable UUID shake, @RequestBody StrikeRequest request) {
-        return batches.strikeShake(id, shake, request);
+        return shaking.strikeShake(id, shake, request);
     }
 
     @PostMapping("/batches/{id}/press/strike")
-    BatchService.BatchView strikePressing(
+    BatchReader.BatchView strikePressing(
             @PathVariable UUID id,
             @RequestBody StrikeRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.strikePressing(id, request, ifMatch);
+        return pressing.strikePressing(id, request, ifMatch);
     }
 
     @PostMapping("/batches/{id}/containers/{bottle}/strike")
-    BatchService.BatchView strikeFilling(
+    BatchReader.BatchView strikeFilling(
             @PathVariable UUID id,
             @PathVariable UUID bottle,
             @RequestBody StrikeRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.strikeFilling(id, bottle, request, ifMatch);
-    }
-
-    @GetMapping("/batches/{id}/pan")
-    Pan.PanView pan(@PathVariable UUID id) {
-        return pan.view(id);
-    }
-
-    @PostMapping("/batches/{id}/pan")
-    Pan.PanView weighPan(@PathVariable UUID id, @RequestBody Pan.PanRequest request) {
-        return pan.weigh(id, request);
-    }
-
-    @PostMapping("/batches/{id}/pan/{weighing}/strike")
-    Pan.PanView strikePan(@PathVariable UUID id, @PathVariable UUID weighing, @RequestBody StrikeRequest request) {
-        return pan.strike(id, weighing, request);
+        return filling.strikeFilling(id, bottle, request, ifMatch);
     }
 
     /** Some of what steeps, poured off into bottles; the rest stays on the herb. */
     @PostMapping("/batches/{id}/pour-off")
     List<LotView> pourOff(
             @PathVariable UUID id,
-            @RequestBody BatchService.FillRequest request,
+            @RequestBody FillingService.FillRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.pourOff(id, request, ifMatch);
+        return filling.pourOff(id, request, ifMatch);
     }
 
     @PostMapping("/batches/{id}/containers")
     List<LotView> fill(
             @PathVariable UUID id,
-            @RequestBody BatchService.FillRequest request,
+            @RequestBody FillingService.FillRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return batches.fill(id, request, ifMatch);
+        return filling.fill(id, request, ifMatch);
     }
 }

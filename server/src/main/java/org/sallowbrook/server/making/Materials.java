@@ -19,7 +19,7 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** Oils, waxes and essential oils, from the commented resources in {@code making/}. */
 @Component
-class Materials {
+public class Materials {
 
     private record CarrierRow(
             String name,
@@ -70,12 +70,12 @@ class Materials {
         waxes = read("making/waxes.yaml", new TypeReference<List<Wax>>() {});
     }
 
-    List<Carrier> carriers() {
+    public List<Carrier> carriers() {
         return carriers;
     }
 
     /** The longest name that occurs in what the household calls it; a carrier without figures where none does. */
-    Carrier carrier(String called) {
+    public Carrier carrier(String called) {
         String words = called.toLowerCase(Locale.ROOT);
         return carriers.stream()
                 .filter(c -> words.contains(c.name()) || words.contains(c.name().replace(" oil", "")))
@@ -83,12 +83,12 @@ class Materials {
                 .orElse(Carrier.unknown(called));
     }
 
-    EssentialOil.Kind essentialOil(String called) {
+    public EssentialOil.Kind essentialOil(String called) {
         return EssentialOil.Kind.called(called, essentialOils);
     }
 
     /** @throws org.sallowbrook.core.measure.InvalidInput for a wax of which nothing is known */
-    Wax wax(String called) {
+    public Wax wax(String called) {
         String words = called.toLowerCase(Locale.ROOT);
         Wax known =
                 waxes.stream().filter(w -> words.contains(w.name())).findFirst().orElse(null);

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param called what a described one is; null for a lot
  * @param strengthPercent of a described spirit; null for a lot
  */
-record StockIn(
+public record StockIn(
         @Nullable UUID lotId,
         @Nullable String called,
         @Nullable Double strengthPercent) {}

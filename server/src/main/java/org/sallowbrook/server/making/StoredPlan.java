@@ -1,9 +1,12 @@
 package org.sallowbrook.server.making;
 
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.shelf.Keeping;
@@ -32,13 +35,13 @@ record StoredPlan(
         @Nullable Range driedGPerUnit,
         List<Herb> herbs,
         Kept kept,
-        Boolean shaken,
+        List<Follow> follows,
         List<Finding> findings,
         List<String> because,
         List<Lesson> lessons) {
 
     static final Stored<StoredPlan> DOCUMENT =
-            Stored.of("plan", StoredPlan.class, StoredPlan::second, StoredPlan::third);
+            Stored.of("plan", StoredPlan.class, StoredPlan::second, StoredPlan::third, StoredPlan::fourth);
 
     /**
      * @param until fixed when it was planned, in earlier schemas; null where it follows from the rest
@@ -71,6 +74,10 @@ record StoredPlan(
                     .map(f -> new org.sallowbrook.core.measure.Finding(f.code, f.severity, f.message, f.action))
                     .toList();
         }
+    }
+
+    String unit() {
+        return form.unit().symbol();
     }
 
     List<org.sallowbrook.core.making.Step> stepsToDo() {
@@ -106,6 +113,29 @@ record StoredPlan(
             if (fact.get("value") instanceof ObjectNode value) {
                 value.remove("exact");
             }
+        }
+    }
+
+    /** In the third what is done with a batch went by its form, by what it teaches, and by whether it is shaken. */
+    private static void fourth(ObjectNode plan) {
+        String form = plan.path("form").asString("");
+        Set<String> teaches = new HashSet<>();
+        plan.path("lessons").forEach(l -> teaches.add(l.path("of").asString("")));
+        ArrayNode follows = plan.putArray("follows");
+        JsonNode shaken = plan.remove("shaken");
+        if (shaken != null && shaken.asBoolean(false)) {
+            follows.add(Follow.SHAKE.name());
+        }
+        if (form.equals(LotForm.TINCTURE.name())) {
+            follows.add(Follow.POUR_OFF.name());
+        }
+        if (teaches.contains("PAN")) {
+            follows.add(Follow.WEIGH_PAN.name());
+        } else if (form.equals(LotForm.INFUSED_OIL.name())) {
+            follows.add(Follow.SETTLE.name());
+        }
+        if (teaches.contains("SPOON")) {
+            follows.add(Follow.SPOON.name());
         }
     }
 

@@ -1,4 +1,7 @@
-/** Batches from plan to bottle. Uses shelf. */
+/**
+ * Batches from plan to bottle: what every preparation has in common. Each kind has its {@link Bench} in a room inside, which
+ * uses this one and is not known to it.
+ */
 @ApplicationModule(
         displayName = "making",
         allowedDependencies = {"platform", "household", "herbarium", "drying", "shelf"})

@@ -302,11 +302,7 @@ class StrictJson {
         private static void noteKind(DeserializationContext ctxt, JavaType base) {
             RequestAttributes request = RequestContextHolder.getRequestAttributes();
             String kinds = "must be one of "
-                    + Arrays.stream(base.getRawClass().getPermittedSubclasses())
-                            .map(c -> c.getAnnotation(com.fasterxml.jackson.annotation.JsonTypeName.class)
-                                    .value())
-                            .sorted()
-                            .collect(Collectors.joining(", "));
+                    + Kinds.of(base.getRawClass()).stream().map(Kinds::name).collect(Collectors.joining(", "));
             String path = path(ctxt.getParser().streamReadContext());
             if (request == null) {
                 throw new IllegalArgumentException("kind " + kinds);

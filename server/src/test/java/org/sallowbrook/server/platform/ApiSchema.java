@@ -1,6 +1,5 @@
 package org.sallowbrook.server.platform;
 
-import com.fasterxml.jackson.annotation.JsonTypeName;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.introspect.Annotated;
@@ -25,19 +24,18 @@ import org.springframework.stereotype.Component;
 @Component
 class ApiSchema implements ModelConverter {
 
-    /** The kinds of a sealed type, which the reader of requests finds by itself. */
+    /** The kinds of a request, as its reader finds them. */
     ApiSchema() {
         io.swagger.v3.core.util.Json.mapper().setAnnotationIntrospector(new JacksonAnnotationIntrospector() {
             private static final long serialVersionUID = 1L;
 
             @Override
             public List<NamedType> findSubtypes(Annotated a) {
-                Class<?>[] permitted = a.getRawType().getPermittedSubclasses();
-                return permitted == null
+                List<Class<?>> kinds = Kinds.of(a.getRawType());
+                return kinds.isEmpty()
                         ? super.findSubtypes(a)
-                        : Arrays.stream(permitted)
-                                .map(c -> new NamedType(
-                                        c, c.getAnnotation(JsonTypeName.class).value()))
+                        : kinds.stream()
+                                .map(k -> new NamedType(k, Kinds.name(k)))
                                 .toList();
             }
         });
@@ -51,14 +49,11 @@ class ApiSchema implements ModelConverter {
         }
         Schema<?> schema = chain.next().resolve(type, context, chain);
         Class<?> raw = raw(type.getType());
-        if (raw != null && raw.isSealed() && schema != null) {
+        if (raw != null && !Kinds.of(raw).isEmpty() && schema != null) {
             Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
             if (model != null && model.getDiscriminator() != null) {
-                for (Class<?> kind : raw.getPermittedSubclasses()) {
-                    model.getDiscriminator()
-                            .mapping(
-                                    kind.getAnnotation(JsonTypeName.class).value(),
-                                    "#/components/schemas/" + kind.getSimpleName());
+                for (Class<?> kind : Kinds.of(raw)) {
+                    model.getDiscriminator().mapping(Kinds.name(kind), "#/components/schemas/" + kind.getSimpleName());
                 }
             }
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -27,30 +28,20 @@ import org.sallowbrook.core.shelf.LotForm;
  * @param parts what is mixed, one for a powder of one herb
  * @param inputs until when each keeps; the mixture keeps no longer
  */
-public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inputs) implements Batchable {
-
-    /** Above this it is not dry enough for a jar: as the jar's own gate. */
-    private static final double DRY_MOST = 0.14;
-
-    /** @param massRangeG what it may be where it was measured without a scale */
-    public record Part(String name, double massG, Moisture moisture, Interval massRangeG) {
-        public Part {
-            Checks.begin().positive("massG", massG).done();
-        }
-    }
+public record DryBatch(List<HerbPortion> parts, boolean ground, List<Keeping.Input> inputs) implements Batchable {
 
     public DryBatch {
         parts = List.copyOf(parts);
         inputs = List.copyOf(inputs);
     }
 
-    public static Outcome<DryBatch> of(List<Part> parts, boolean ground, List<Keeping.Input> inputs) {
+    public static Outcome<DryBatch> of(List<HerbPortion> parts, boolean ground, List<Keeping.Input> inputs) {
         Checks.begin()
                 .that(!parts.isEmpty() && parts.size() <= 40, "herbs", "must name from 1 to 40 herbs")
                 .done();
         List<Finding> findings = new ArrayList<>();
-        for (Part p : parts) {
-            if (p.moisture().high() > DRY_MOST) {
+        for (HerbPortion p : parts) {
+            if (p.moisture().high() > Moisture.DAMP) {
                 findings.add(Finding.stop(
                         "TOO_DAMP",
                         p.name() + " may hold " + Words.percent(p.moisture().high())
@@ -73,7 +64,7 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
                         parts.stream().map(p -> Words.exact(p.massG(), "g")).toList()),
                 batch.massG(),
                 "g");
-        for (Part p : parts) {
+        for (HerbPortion p : parts) {
             if (parts.size() > 1) {
                 because.equation(
                         "Share of " + p.name(),
@@ -86,7 +77,7 @@ public record DryBatch(List<Part> parts, boolean ground, List<Keeping.Input> inp
     }
 
     private double massG() {
-        return parts.stream().mapToDouble(Part::massG).sum();
+        return parts.stream().mapToDouble(HerbPortion::massG).sum();
     }
 
     @Override

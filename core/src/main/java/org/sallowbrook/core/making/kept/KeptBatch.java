@@ -7,6 +7,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -33,20 +34,13 @@ import org.sallowbrook.core.shelf.Trait;
  *
  * @param saltG in all; null where it is frozen
  */
-public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Batchable {
+public record KeptBatch(List<HerbPortion> herbs, @Nullable Double saltG) implements Batchable {
 
     private static final double LEAST_BRINE = 0.10;
     private static final double SURE_BRINE = 0.20;
     private static final double SATURATED = 0.264;
     private static final int WEAK_DAYS = 28;
     private static final double SALT_G_PER_ML = 1.2;
-
-    /** @param massRangeG what it may be where it was measured without a scale */
-    public record Herb(String name, double massG, Moisture moisture, Interval massRangeG) {
-        public Herb {
-            Checks.begin().positive("massG", massG).done();
-        }
-    }
 
     public KeptBatch {
         Checks checks =
@@ -58,7 +52,7 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
         herbs = List.copyOf(herbs);
     }
 
-    public static Outcome<KeptBatch> of(List<Herb> herbs, @Nullable Double saltG) {
+    public static Outcome<KeptBatch> of(List<HerbPortion> herbs, @Nullable Double saltG) {
         KeptBatch batch = new KeptBatch(herbs, saltG);
         List<Finding> findings = new ArrayList<>();
         Because because = new Because();
@@ -118,12 +112,12 @@ public record KeptBatch(List<Herb> herbs, @Nullable Double saltG) implements Bat
         return new Outcome.Feasible<>(batch, findings, because.lines());
     }
 
-    private static String sum(List<Herb> herbs, Function<Herb, String> part) {
+    private static String sum(List<HerbPortion> herbs, Function<HerbPortion, String> part) {
         return String.join(" + ", herbs.stream().map(part).toList());
     }
 
     private double massG() {
-        return herbs.stream().mapToDouble(Herb::massG).sum();
+        return herbs.stream().mapToDouble(HerbPortion::massG).sum();
     }
 
     private Interval waterG() {

@@ -6,6 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -107,12 +108,7 @@ public record EvaporatedBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
-    }
-
-    @Override
-    public boolean heldByTheWork() {
-        return true;
+        return Readiness.toFill(Follow.WEIGH_PAN);
     }
 
     @Override

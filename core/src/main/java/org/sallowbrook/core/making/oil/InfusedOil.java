@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.household.Schools;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.vessel.HerbRoom;
 import org.sallowbrook.core.measure.Because;
 import org.sallowbrook.core.measure.Checks;
@@ -23,7 +24,7 @@ public final class InfusedOil {
 
     public static final double OIL_G_PER_ML = 0.92;
     public static final double DRY_MOST = 0.12;
-    public static final double DAMP_MOST = 0.14;
+    public static final double DAMP_MOST = Moisture.DAMP;
 
     private static final int LONG_COLD_DAYS = 42;
     private static final int SHORT_WARM_HOURS = 4;
@@ -49,21 +50,6 @@ public final class InfusedOil {
         }
     }
 
-    /** @param massRangeG what it may be where it was measured without a scale */
-    public record Herb(String name, double massG, Moisture moisture, Interval massRangeG) {
-        public Herb {
-            Checks.begin()
-                    .positive("massG", massG)
-                    .positive("massRangeG", massRangeG.low())
-                    .done();
-        }
-
-        /** Weighed. */
-        public Herb(String name, double massG, Moisture moisture) {
-            this(name, massG, moisture, Interval.exactly(massG));
-        }
-    }
-
     /**
      * @param ratio mL of oil per g of herb, above 0 to 100; 5 to 10 is usual
      * @param carrierMonths what is left of the carrier's own life; null when unknown
@@ -71,7 +57,7 @@ public final class InfusedOil {
      * @param antioxidantFraction of the oil by mass, such as tocopherols, 0.002..0.005; 0 for none
      */
     public record Recipe(
-            List<Herb> herbs,
+            List<HerbPortion> herbs,
             double ratio,
             String carrier,
             @Nullable Integer carrierMonths,
@@ -131,7 +117,7 @@ public final class InfusedOil {
     public static Result plan(Recipe recipe) {
         List<Finding> findings = new ArrayList<>();
         Because because = new Because();
-        double herbG = recipe.herbs().stream().mapToDouble(Herb::massG).sum();
+        double herbG = recipe.herbs().stream().mapToDouble(HerbPortion::massG).sum();
         double wettest = recipe.herbs().stream()
                 .mapToDouble(h -> h.moisture().high())
                 .max()

@@ -7,6 +7,8 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Schools;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
+import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -51,16 +53,11 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
 
     @Override
     public @Nullable Interval driedGPerUnit() {
-        double low = 0;
-        double high = 0;
-        for (InfusedOil.Herb h : recipe.herbs()) {
-            low += h.massRangeG().low() * (1 - h.moisture().high()) / (1 - DRY_MOISTURE);
-            high += h.massRangeG().high() * (1 - h.moisture().low()) / (1 - DRY_MOISTURE);
-        }
-        return Interval.of(low / plan.oilMl(), high / plan.oilMl());
+        return recipe.herbs().stream()
+                .map(HerbPortion::asDriedG)
+                .reduce(Interval.exactly(0), Interval::plus)
+                .map(g -> g / plan.oilMl());
     }
-
-    private static final double DRY_MOISTURE = 0.10;
 
     @Override
     public Life keeps() {
@@ -72,13 +69,7 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
 
     @Override
     public Readiness ready() {
-        return Readiness.steeping(InfusedOil.pressAfterDays(plan, schools), true);
-    }
-
-    /** Water that may part from damp herb: it is pressed and looked at. */
-    @Override
-    public boolean heldByTheWork() {
-        return true;
+        return Readiness.steeping(InfusedOil.pressAfterDays(plan, schools), Follow.SHAKE, Follow.SETTLE);
     }
 
     @Override

@@ -118,7 +118,7 @@ public record CreamBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
+        return Readiness.toFill();
     }
 
     public double oilMl() {

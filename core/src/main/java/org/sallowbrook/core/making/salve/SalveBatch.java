@@ -6,6 +6,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -131,7 +132,7 @@ public record SalveBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
+        return Readiness.toFill(Follow.SPOON);
     }
 
     @Override

@@ -60,7 +60,7 @@ public record SyrupBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
+        return Readiness.toFill();
     }
 
     @Override

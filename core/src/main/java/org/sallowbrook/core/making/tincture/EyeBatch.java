@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -85,7 +86,7 @@ public record EyeBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.steeping(pressAfterDays, true);
+        return Readiness.steeping(pressAfterDays, Follow.SHAKE, Follow.POUR_OFF);
     }
 
     /** Enough for the emptier jar. */

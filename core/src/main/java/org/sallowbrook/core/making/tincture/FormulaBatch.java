@@ -95,7 +95,7 @@ public record FormulaBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
+        return Readiness.toFill();
     }
 
     @Override

@@ -82,7 +82,7 @@ public record JoinedBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.TO_FILL;
+        return Readiness.toFill();
     }
 
     private double tinctureG() {

@@ -75,7 +75,7 @@ public record PercolationBatch(
 
     @Override
     public Readiness ready() {
-        return Readiness.steeping((int) Math.ceil(plan.hours().high() / 24), false);
+        return Readiness.steeping((int) Math.ceil(plan.hours().high() / 24));
     }
 
     @Override

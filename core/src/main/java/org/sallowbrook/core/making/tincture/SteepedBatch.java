@@ -6,6 +6,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -101,7 +102,7 @@ public record SteepedBatch(OtherMenstruum.Recipe recipe, OtherMenstruum.Plan pla
                     case HONEY -> oxymel() ? THIN_DAYS : THICK_DAYS;
                     case VINEGAR -> THIN_DAYS;
                 },
-                true);
+                Follow.SHAKE);
     }
 
     @Override

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.making.Batchable;
 import org.sallowbrook.core.making.Fact;
+import org.sallowbrook.core.making.Follow;
 import org.sallowbrook.core.making.Life;
 import org.sallowbrook.core.making.Outcome;
 import org.sallowbrook.core.making.Portion;
@@ -70,7 +71,7 @@ public record TinctureBatch(Tincture.Recipe recipe, Tincture.Plan plan, int pres
 
     @Override
     public Readiness ready() {
-        return Readiness.steeping(pressAfterDays, true);
+        return Readiness.steeping(pressAfterDays, Follow.SHAKE, Follow.POUR_OFF);
     }
 
     @Override

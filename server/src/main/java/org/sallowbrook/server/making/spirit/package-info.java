@@ -1,0 +1,5 @@
+/** Spirit: mixed, diluted, blended from the shelf, read by the alcoholmeter. */
+@NullMarked
+package org.sallowbrook.server.making.spirit;
+
+import org.jspecify.annotations.NullMarked;
