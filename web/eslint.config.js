@@ -46,6 +46,21 @@ export default tseslint.config(
           ],
         },
       ],
+      // What a command makes old is said where it is made: see ui/command.
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: '@tanstack/react-query', importNames: ['useMutation'], message: 'useCommand' }] },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "MemberExpression[property.name='invalidateQueries']", message: 'useCommand or useRenew' },
+      ],
+      'max-lines-per-function': ['error', { max: 400 }],
     },
+  },
+  {
+    // The whole house is read anew where somebody else signs in, time is turned, or the line comes back.
+    files: ['src/ui/command.ts', 'src/app/**', 'src/main.tsx'],
+    rules: { 'no-restricted-imports': 'off', 'no-restricted-syntax': 'off' },
   },
 )

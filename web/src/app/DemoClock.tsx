@@ -1,5 +1,5 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useEffect, useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { now, setNow } from '../ui/clock'
@@ -26,18 +26,16 @@ const format = new Intl.DateTimeFormat('en-GB', {
 
 /** The demo's own calendar, and its one control. */
 export function DemoClock() {
-  const queries = useQueryClient()
   const [shown, setShown] = useState(() => format.format(now()))
   useEffect(() => {
     const timer = setInterval(() => setShown(format.format(now())), 1000)
     return () => clearInterval(timer)
   }, [])
-  const move = useMutation({
+  const move = useCommand('household', {
     mutationFn: (m: Move) => ask(api.POST('/api/demo/clock', { body: { move: m } })),
     onSuccess: async (clock) => {
       setNow(clock.now)
       setShown(format.format(now()))
-      await queries.invalidateQueries()
     },
   })
   return (

@@ -122,7 +122,7 @@ export const router = createBrowserRouter([
       { path: 'making', lazy: async () => ({ Component: (await import('../making/Bench')).Bench }) },
       {
         path: 'making/reduce',
-        lazy: async () => ({ Component: (await import('../making/Reduce')).Reduce }),
+        lazy: async () => ({ Component: (await import('../making/tea/Reduce')).Reduce }),
       },
       {
         path: 'making/measures',

@@ -1,6 +1,6 @@
 import { SeasonNow } from '../field/Season'
 import { number } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand, useRenew } from '../ui/command'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
@@ -223,7 +223,7 @@ async function takeBack(task: Task, id: string): Promise<unknown> {
 
 /** Each task is done from the list itself. */
 const Doing = only('record', function Doing({ task, today }: { task: Task; today: string }) {
-  const queries = useQueryClient()
+  const again = useRenew('drying')
   const [id, setId] = useState(() => v7())
   const renew = useRef<ReturnType<typeof setTimeout>>(undefined)
   const [open, setOpen] = useState(false)
@@ -231,7 +231,7 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
   const [amount, setAmount] = useState('')
   const reasons = useAcknowledged()
   const path = { id: task.subjectId }
-  const done = useMutation({
+  const done = useCommand([], {
     mutationFn: async (): Promise<unknown> => {
       switch (task.kind) {
         case 'SHAKE':
@@ -272,19 +272,19 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
     // The row stays a moment as what was done: a thumb that taps again must not meet the next one, and can take it back.
     onSuccess: () => {
       setReceipt(true)
-      renew.current = setTimeout(() => void queries.invalidateQueries(), RECEIPT_MS)
+      renew.current = setTimeout(() => void again(), RECEIPT_MS)
     },
     onError: (e) => {
-      if (e instanceof ProblemError && e.problem.status === 409) void queries.invalidateQueries()
+      if (e instanceof ProblemError && e.problem.status === 409) void again()
     },
   })
-  const undo = useMutation({
+  const undo = useCommand([], {
     mutationFn: () => takeBack(task, id),
     onSuccess: () => {
       clearTimeout(renew.current)
       setReceipt(false)
       setId(v7())
-      void queries.invalidateQueries()
+      void again()
     },
   })
   if (receipt) {

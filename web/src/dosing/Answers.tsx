@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, errorAt } from '../api/client'
@@ -25,7 +26,6 @@ export const Answers = only(
     /** Whether a finding waits for one. */
     wanted: boolean
   }) {
-    const queries = useQueryClient()
     const answers = useQuery({
       queryKey: ['answers', person],
       queryFn: () => ask(api.GET('/api/dosing/people/{id}/answers', { params: { path: { id: person } } })),
@@ -38,7 +38,7 @@ export const Answers = only(
     const [on, setOn] = useState(isoToday())
     const [words, setWords] = useState('')
     const plant = taxon || (plants.length === 1 ? (plants[0]?.taxonId ?? '') : '')
-    const note = useMutation({
+    const note = useCommand('dosing', {
       mutationFn: () =>
         ask(
           api.POST('/api/dosing/answers', {
@@ -50,7 +50,6 @@ export const Answers = only(
         setWho('')
         setSays('')
         setWords('')
-        await queries.invalidateQueries()
       },
     })
     if (!wanted && given.length === 0) return null

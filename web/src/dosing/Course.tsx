@@ -2,7 +2,8 @@ import { number } from '../ui/read'
 import { StrikeOut } from '../ui/StrikeOut'
 import { TakenBack } from '../ui/TakenBack'
 import { isoToday } from '../ui/clock'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -31,17 +32,15 @@ export function Course() {
 }
 
 function CoursePage({ course }: { course: CourseView }) {
-  const queries = useQueryClient()
   const today = isoToday()
   const may = useMay('record')
-  const end = useMutation({
+  const end = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/dosing/courses/{id}/end', {
           params: { path: { id: course.id }, header: ifMatch(course.version) },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   const lot = useLot(course.lotId)
   const when = whenOf(course)
@@ -158,7 +157,6 @@ function Ticks({ course, today }: { course: CourseView; today: string }) {
 }
 
 function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView']; slot: number }) {
-  const queries = useQueryClient()
   // A new one each time, so that what was struck out can be taken after all.
   const [id, setId] = useState(() => v7())
   const taken = course.taken.find((t) => t.date === day.date && t.slot === slot)
@@ -167,7 +165,7 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
   const [over, setOver] = useState('')
   const [swallowed, setSwallowed] = useState(false)
   const reasons = useAcknowledged()
-  const take = useMutation({
+  const take = useCommand('shelf', {
     mutationFn: (amount: number | undefined) =>
       ask(
         api.POST('/api/dosing/courses/{id}/doses', {
@@ -185,7 +183,6 @@ function Tick({ course, day, slot }: { course: CourseView; day: Schemas['DayView
       ),
     onSuccess: async () => {
       setId(v7())
-      await queries.invalidateQueries()
     },
   })
   const refused = take.error instanceof ProblemError ? (take.error.problem.findings ?? []) : []
@@ -306,11 +303,10 @@ function Phases({ course }: { course: CourseView }) {
 
 /** Whoever takes it elsewhere, or until it is better, is asked; what they say stays. */
 function Asked({ course }: { course: CourseView }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [words, setWords] = useState('')
   const may = useMay('record')
-  const ask1 = useMutation({
+  const ask1 = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/dosing/courses/{id}/asked', {
@@ -321,7 +317,6 @@ function Asked({ course }: { course: CourseView }) {
     onSuccess: async () => {
       setId(v7())
       setWords('')
-      await queries.invalidateQueries()
     },
   })
   return (
@@ -376,13 +371,12 @@ const Happened = only('record', function Happened({ course }: { course: CourseVi
 
 /** A first small trial of each plant, with how it went. */
 const Trial = only('record', function Trial({ course, today }: { course: CourseView; today: string }) {
-  const queries = useQueryClient()
   const lot = useLot(course.lotId)
   const [reaction, setReaction] = useState('')
   const [day, setDay] = useState(today)
   const [well, setWell] = useState(true)
   const [ids] = useState<Record<string, string>>({})
-  const save = useMutation({
+  const save = useCommand('shelf', {
     mutationFn: async () => {
       for (const herb of lot.data?.herbs ?? []) {
         ids[herb.taxonId] ??= v7()
@@ -401,7 +395,6 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
         )
       }
     },
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <Section title="First trial">

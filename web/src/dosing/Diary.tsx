@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
@@ -15,10 +16,9 @@ export function Diary({ course }: { course: Schemas['CourseView'] }) {
 }
 
 function Begin({ course }: { course: Schemas['CourseView'] }) {
-  const queries = useQueryClient()
   const [complaint, setComplaint] = useState('')
   const may = useMay('record')
-  const begin = useMutation({
+  const begin = useCommand('dosing', {
     mutationFn: () =>
       ask(
         api.PUT('/api/dosing/courses/{id}/diary', {
@@ -26,7 +26,6 @@ function Begin({ course }: { course: Schemas['CourseView'] }) {
           body: { complaint },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   if (!may || course.status !== 'RUNNING') return null
   return (
@@ -111,14 +110,13 @@ function Kept({ course }: { course: Schemas['CourseView'] }) {
 const SCORES = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10]
 
 function Score({ course, diary }: { course: Schemas['CourseView']; diary: Schemas['DiaryView'] }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [on, setOn] = useState(isoToday())
   const noted = diary.days.find((d) => d.on === on)
   // None at first: a score nobody gave would count as one.
   const [score, setScore] = useState<number | null>(null)
   const [words, setWords] = useState('')
-  const note = useMutation({
+  const note = useCommand('dosing', {
     mutationFn: (given: number) =>
       ask(
         api.POST('/api/dosing/courses/{id}/diary/days', {
@@ -130,7 +128,6 @@ function Score({ course, diary }: { course: Schemas['CourseView']; diary: Schema
       setId(v7())
       setWords('')
       setScore(null)
-      await queries.invalidateQueries()
     },
   })
   return (

@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -141,6 +142,7 @@ function Form({
   )
   const { findings, stopped } = check
   const save = useSaved(
+    'shelf',
     here,
     () => {
       if (!body) throw new Error('nothing chosen')
@@ -301,12 +303,11 @@ export function DirectOne() {
 }
 
 function One({ use }: { use: Schemas['DirectView'] }) {
-  const queries = useQueryClient()
   const navigate = useNavigate()
   const may = useMay('record')
   const [bad, setBad] = useState(false)
   const [trialId] = useState(() => v7())
-  const asked = useMutation({
+  const asked = useCommand('dosing', {
     mutationFn: async (well: boolean) => {
       if (well && use.forTrial) {
         await ask(
@@ -325,7 +326,6 @@ function One({ use }: { use: Schemas['DirectView'] }) {
       }
       await ask(api.POST('/api/dosing/direct/{id}/asked', { params: { path: { id: use.id } } }))
     },
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <Page

@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useEffect } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
@@ -166,12 +167,10 @@ function useHelp(id: string) {
 }
 
 function StopCourses({ id }: { id: string }) {
-  const queries = useQueryClient()
   const may = useMay('record')
   const help = useHelp(id)
-  const stop = useMutation({
+  const stop = useCommand('shelf', {
     mutationFn: () => ask(api.POST('/api/dosing/people/{id}/stop', { params: { path: { id } } })),
-    onSuccess: () => queries.invalidateQueries(),
   })
   if (!help.data || help.data.running.length === 0) return null
   return (

@@ -158,6 +158,7 @@ function Planner({ people, lots }: { people: Schemas['PersonView'][]; lots: Sche
   )
   const counted = units.find((u) => u.unit === (countedIn ?? offered?.usualUnit)) ?? units[0]
   const save = useSaved(
+    'shelf',
     here,
     () => {
       if (!body) throw new Error('nothing chosen')

@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
@@ -34,14 +35,13 @@ export const NoteReaction = only(
     taxa?: string[]
     onNoted?: () => void
   }) {
-    const queries = useQueryClient()
     const [id] = useState(() => v7())
     const [signs, setSigns] = useState<Sign[]>([])
     const [degree, setDegree] = useState<Degree>('MILD')
     const [hours, setHours] = useState('')
     const [on, setOn] = useState(isoToday())
     const [words, setWords] = useState('')
-    const note = useMutation({
+    const note = useCommand('household', {
       mutationFn: () =>
         ask(
           api.POST('/api/dosing/reactions', {
@@ -59,7 +59,6 @@ export const NoteReaction = only(
           }),
         ),
       onSuccess: async () => {
-        await queries.invalidateQueries()
         onNoted?.()
       },
     })

@@ -1,6 +1,7 @@
 import { WhenAt } from '../ui/When'
 import { number } from '../ui/read'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -176,7 +177,6 @@ const UnweighedRow = only('record', function UnweighedRow({ harvest }: { harvest
 
 function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const [search] = useSearchParams()
   const may = useMay('record')
   const [open, setOpen] = useState(search.get('harvest') === harvest.id)
@@ -199,7 +199,7 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
   const method = methods.includes(wanted) ? wanted : 'SCREEN'
   const washed = ownWashed ?? ways.data?.usual.washed ?? false
   const [since, setSince] = useState<string>()
-  const start = useMutation({
+  const start = useCommand('field', {
     mutationFn: () =>
       ask(
         api.POST('/api/drying/runs', {
@@ -219,7 +219,6 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
         }),
       ),
     onSuccess: async (run) => {
-      await queries.invalidateQueries()
       await navigate(`/drying/${run.id}`)
     },
   })

@@ -1,5 +1,5 @@
 import { number } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
@@ -216,9 +216,8 @@ const TESTS: { value: Test; label: string }[] = [
 
 /** Each try with its time; two that are dry, half a day apart, end a drying without a scale. */
 function Tests({ run }: { run: RunView }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
-  const tried = useMutation({
+  const tried = useCommand('drying', {
     mutationFn: (test: Test) =>
       ask(
         api.POST('/api/drying/runs/{id}/tests', {
@@ -228,7 +227,6 @@ function Tests({ run }: { run: RunView }) {
       ),
     onSuccess: async () => {
       setId(v7())
-      await queries.invalidateQueries()
     },
   })
   return (
@@ -272,13 +270,12 @@ function Tests({ run }: { run: RunView }) {
 }
 
 const Condition = only('record', function Condition({ run }: { run: RunView }) {
-  const queries = useQueryClient()
   const [temperature, setTemperature] = useState(run.temperatureC?.toString() ?? '')
   const [humidity, setHumidity] = useState(
     run.relativeHumidity == null ? '' : figure(run.relativeHumidity * 100),
   )
   const [working, setWorking] = useState(run.working)
-  const save = useMutation({
+  const save = useCommand('drying', {
     mutationFn: () =>
       ask(
         api.PUT('/api/drying/runs/{id}/condition', {
@@ -291,7 +288,6 @@ const Condition = only('record', function Condition({ run }: { run: RunView }) {
           },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <Section title="At the rack">
@@ -318,13 +314,12 @@ const Condition = only('record', function Condition({ run }: { run: RunView }) {
 
 const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const [id] = useState(() => v7())
   const last = run.weighings.at(-1)?.massG ?? run.freshG
   const [mass, setMass] = useState(run.byTestAlone ? '' : String(last))
   const [place, setPlace] = useState('')
   const [on, setOn] = useState(isoToday)
-  const jar = useMutation({
+  const jar = useCommand('drying', {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/jars', {
@@ -338,7 +333,6 @@ const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
         }),
       ),
     onSuccess: async () => {
-      await queries.invalidateQueries()
       await navigate(`/shelf/${id}`)
     },
   })
@@ -374,10 +368,8 @@ const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
 })
 
 const MouldOfRun = only('record', function MouldOfRun({ run }: { run: RunView }) {
-  const queries = useQueryClient()
-  const mould = useMutation({
+  const mould = useCommand('drying', {
     mutationFn: () => ask(api.POST('/api/drying/runs/{id}/mould', { params: { path: { id: run.id } } })),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return <Mould onMould={() => mould.mutate()} busy={mould.isPending} error={mould.error} />
 })

@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
@@ -399,7 +400,6 @@ export function GroundPage() {
   const ground = useGround()
   const stands = useStands()
   const season = useSeason()
-  const queries = useQueryClient()
   const [kind, setKind] = useState<Kind>('PATH')
   const [name, setName] = useState('')
   const [points, setPoints] = useState<Point[]>([])
@@ -417,24 +417,22 @@ export function GroundPage() {
       : undefined
   const found = boundsOf(shapes, all)
   const bounds = found ?? around
-  const save = useMutation({
+  const save = useCommand(['ground'], {
     mutationFn: () =>
       ask(api.POST('/api/field/ground', { body: { id, kind, name, points: points as number[][] } })),
     onSuccess: async () => {
       setPoints([])
       setName('')
       setId(v7())
-      await queries.invalidateQueries({ queryKey: ['ground'] })
     },
   })
-  const remove = useMutation({
+  const remove = useCommand(['ground'], {
     mutationFn: (s: Shape) =>
       ask(
         api.DELETE('/api/field/ground/{id}', { params: { path: { id: s.id }, header: ifMatch(s.version) } }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['ground'] }),
   })
-  const read = useMutation({
+  const read = useCommand(['ground'], {
     mutationFn: async (file: File) =>
       ask(
         api.POST('/api/field/ground/file', {
@@ -443,7 +441,6 @@ export function GroundPage() {
           headers: { 'Content-Type': 'text/plain' },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['ground'] }),
   })
   const least = AREAS.includes(kind) ? 3 : 2
   return (

@@ -1,5 +1,5 @@
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand, useRenew } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import type { Schemas } from '../api/client'
@@ -47,14 +47,14 @@ function IdentifyPage({
   region: string
 }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
+  const renew = useRenew('field')
   const draft = `look ${stand.id}`
   const written = useOfNotebook(draft)
   const [on, setOn] = useState(() => written('on', today))
   const [group, setGroup] = useState<Group>(() => written('group', taxon?.group ?? 'PLANT'))
   const id = useKeptId(draft)
   const last = stand.identification
-  const save = useMutation({
+  const save = useCommand([], {
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       const { sent } = await carry(
         look,
@@ -71,7 +71,7 @@ function IdentifyPage({
     },
     onSuccess: async (sent) => {
       forget(draft)
-      if (sent) await queries.invalidateQueries()
+      if (sent) await renew()
       await navigate(sent ? `/field/stands/${stand.id}` : '/field/notebook')
     },
   })

@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { useRenew } from '../ui/command'
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { again, drop, fieldsOf, reasonsOf, sendAll, settleClock, type Entry, type Field } from '../api/outbox'
@@ -18,12 +18,12 @@ import { WhatIsHere } from './WhatIsHere'
 /** What was written down where there was no line, until the server has it; and what can be read here without one. */
 export function Notebook() {
   const entries = useNotebook()
-  const queries = useQueryClient()
+  const renew = useRenew('field')
   const [busy, setBusy] = useState(false)
   const send = async () => {
     setBusy(true)
     await sendAll()
-    await queries.invalidateQueries()
+    await renew()
     setBusy(false)
   }
   const refused = entries.filter((e) => e.refused)

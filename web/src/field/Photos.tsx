@@ -1,5 +1,5 @@
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
@@ -11,12 +11,10 @@ import { Only } from '../ui/may'
 
 /** The household's own pictures of a stand. The position within a file is dropped unless it is kept on purpose. */
 export function Photos({ stand }: { stand: Schemas['StandView'] }) {
-  const queries = useQueryClient()
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState(NONE)
   const photos = usePhotos(stand.id)
-  const changed = () => queries.invalidateQueries({ queryKey: ['photos', stand.id] })
-  const add = useMutation({
+  const add = useCommand(['photos'], {
     mutationFn: async () => {
       if (chosen.pictures.length === 0) throw new Error('Choose a picture first.')
       await carryPictures(stand.id, chosen, { takenOn: isoToday(), words })
@@ -24,12 +22,10 @@ export function Photos({ stand }: { stand: Schemas['StandView'] }) {
     onSuccess: async () => {
       setWords('')
       setChosen({ ...chosen, pictures: [] })
-      await changed()
     },
   })
-  const remove = useMutation({
+  const remove = useCommand(['photos'], {
     mutationFn: (id: string) => ask(api.DELETE('/api/field/photos/{id}', { params: { path: { id } } })),
-    onSuccess: changed,
   })
   return (
     <Section title="Photos">

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
@@ -11,19 +11,17 @@ type Stand = Schemas['StandView']
 
 /** A stand that nobody watches any more leaves the lists; one that was made by mistake goes altogether. */
 export const PutAway = only('record', function PutAway({ stand }: { stand: Stand }) {
-  const queries = useQueryClient()
   const navigate = useNavigate()
   const [reason, setReason] = useState('')
   const version = { path: { id: stand.id }, header: ifMatch(stand.version) }
-  const away = useMutation({
+  const away = useCommand('field', {
     mutationFn: () => ask(api.POST('/api/field/stands/{id}/put-away', { params: version, body: { reason } })),
-    onSettled: () => queries.invalidateQueries(),
   })
-  const remove = useMutation({
-    mutationFn: () => ask(api.DELETE('/api/field/stands/{id}', { params: version })),
-    onSuccess: async () => {
+  const remove = useCommand('field', {
+    mutationFn: async () => {
+      await ask(api.DELETE('/api/field/stands/{id}', { params: version }))
+      // Away from its page first: it would be asked for again.
       await navigate('/field', { replace: true })
-      await queries.invalidateQueries()
     },
   })
   return (
@@ -64,11 +62,9 @@ export const PutAway = only('record', function PutAway({ stand }: { stand: Stand
 })
 
 export function PutAwayNotice({ stand }: { stand: Stand }) {
-  const queries = useQueryClient()
-  const back = useMutation({
+  const back = useCommand('field', {
     mutationFn: () =>
       ask(api.POST('/api/field/stands/{id}/bring-back', { params: { path: { id: stand.id } } })),
-    onSettled: () => queries.invalidateQueries(),
   })
   return (
     <div className="border-line mb-3 flex flex-wrap items-center gap-3 border-l-8 px-3 py-2">

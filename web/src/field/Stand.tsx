@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
@@ -226,10 +226,8 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
 }
 
 const DoubtOrClear = only('record', function DoubtOrClear({ stand }: { stand: Schemas['StandView'] }) {
-  const queries = useQueryClient()
   const [reason, setReason] = useState('')
-  const done = () => queries.invalidateQueries()
-  const doubt = useMutation({
+  const doubt = useCommand('field', {
     mutationFn: () =>
       ask(
         api.POST('/api/tracing/stands/{id}/doubt', {
@@ -237,11 +235,9 @@ const DoubtOrClear = only('record', function DoubtOrClear({ stand }: { stand: Sc
           body: { reason },
         }),
       ),
-    onSettled: done,
   })
-  const clear = useMutation({
+  const clear = useCommand('field', {
     mutationFn: () => ask(api.POST('/api/tracing/stands/{id}/clear', { params: { path: { id: stand.id } } })),
-    onSettled: done,
   })
   return (
     <div className="mt-4">

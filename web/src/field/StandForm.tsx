@@ -90,6 +90,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
   }))
   const second = useSecond()
   const save = useSaved(
+    'field',
     draft,
     ({ v, version }: { v: Values; version: number }) => {
       const body = {

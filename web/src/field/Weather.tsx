@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { api, ask } from '../api/client'
 import { Link } from 'react-router'
 import { FileInput } from '../ui/FileInput'
@@ -66,9 +67,8 @@ export function Weather({ days = 7 }: { days?: number }) {
 
 /** The household's own readings, from a file. */
 export function ReadWeather() {
-  const queries = useQueryClient()
   const weather = useWeather(1)
-  const read = useMutation({
+  const read = useCommand('field', {
     mutationFn: async (file: File) =>
       ask(
         api.POST('/api/field/weather', {
@@ -77,7 +77,6 @@ export function ReadWeather() {
           headers: { 'Content-Type': 'text/csv' },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <Section title="Whose weather">

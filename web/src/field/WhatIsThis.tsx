@@ -1,5 +1,5 @@
 import { isoToday } from '../ui/clock'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand, useRenew } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
@@ -26,7 +26,7 @@ export function WhatIsThis() {
 
 function Ask({ today, region }: { today: string; region: string }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
+  const renew = useRenew('field')
   const stands = useStands()
   const draft = 'look at something'
   const written = useOfNotebook(draft)
@@ -37,7 +37,7 @@ function Ask({ today, region }: { today: string; region: string }) {
   const [stand, setStand] = useState(() => written('stand', ''))
   const [on, setOn] = useState(() => written('on', today))
   const ids = { stand: standId, identification: useKeptId(draft) }
-  const save = useMutation({
+  const save = useCommand([], {
     mutationFn: async ({ kept, pictures, seen }: { kept: Kept; pictures: Chosen; seen: Seen }) => {
       let at = stand
       const back = {
@@ -81,7 +81,7 @@ function Ask({ today, region }: { today: string; region: string }) {
     },
     onSuccess: async ({ at, sent }) => {
       forget(draft)
-      if (sent) await queries.invalidateQueries()
+      if (sent) await renew()
       await navigate(sent ? `/field/stands/${at}` : '/field/notebook')
     },
   })

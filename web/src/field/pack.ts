@@ -1,3 +1,4 @@
+import type { Topic } from '../ui/command'
 import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query'
 import { clearDevice, thisDevice } from '../api/device'
 import { readPack, writePack } from '../api/outbox'
@@ -10,13 +11,13 @@ import { fetchField } from './queries'
 const MADE_BY = __CONTRACT__
 
 /** What lasts on the device, by the first word of its key: for walking without a line, and nothing of people or doses. */
-const LASTING: Record<string, string[]> = {
+const LASTING: Record<string, Topic[]> = {
   cards: ['taxon', 'taxa', 'characters', 'order'],
   field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed', 'pieces'],
   rack: ['runs', 'waiting', 'racks'],
 }
-const groupOf = (key: readonly unknown[]) =>
-  Object.keys(LASTING).find((group) => LASTING[group]?.includes(String(key[0])))
+const groupOf = ([topic]: readonly [Topic, ...unknown[]]) =>
+  Object.keys(LASTING).find((group) => LASTING[group]?.includes(topic))
 
 const PAUSE_MS = 500
 

@@ -1,4 +1,4 @@
-import { useQuery, type QueryClient } from '@tanstack/react-query'
+import { queryOptions, useQuery, type QueryClient } from '@tanstack/react-query'
 import { api, ask } from '../api/client'
 
 export const useStands = () =>
@@ -11,11 +11,11 @@ export const useStand = (id: string) =>
   })
 
 /** What to look at again on a picked piece, of every plant, part and stage. */
-const pieces = {
+const pieces = queryOptions({
   queryKey: ['pieces'],
   queryFn: () => ask(api.GET('/api/field/pieces')),
   staleTime: 3_600_000,
-}
+})
 export const usePieces = () => useQuery(pieces)
 
 /** What came home and was not weighed yet. */

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { createContext, useContext, useState } from 'react'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
@@ -12,8 +12,7 @@ export const Editing = createContext(false)
 
 /** A change of one field of a card, kept by the server under its checks. */
 export function useChange(id: string) {
-  const queries = useQueryClient()
-  return useMutation({
+  return useCommand('herbarium', {
     mutationFn: async (change: (card: Card) => Card) => {
       const read = await ask(api.GET('/api/herbarium/taxa/{id}/card', { params: { path: { id } } }))
       return ask(
@@ -23,7 +22,6 @@ export function useChange(id: string) {
         }),
       )
     },
-    onSuccess: () => queries.invalidateQueries(),
   })
 }
 

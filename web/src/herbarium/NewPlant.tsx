@@ -1,6 +1,6 @@
 import { forget, useKept } from '../ui/kept'
 import { listOf } from '../ui/read'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
@@ -42,7 +42,6 @@ export const NewPlant = pageOnly('keep', function NewPlant() {
 
 function Form({ all }: { all: Character[] }) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const session = useSession()
   const taxa = useTaxa()
   const draft = 'a plant of your own'
@@ -66,10 +65,9 @@ function Form({ all }: { all: Character[] }) {
 
   const kept = async (id: string) => {
     forget(draft)
-    await queries.invalidateQueries()
     await navigate(`/herbarium/${id}`)
   }
-  const save = useMutation({
+  const save = useCommand('herbarium', {
     mutationFn: () => {
       const id = idOf(names.name)
       const card: Card = {
@@ -97,7 +95,7 @@ function Form({ all }: { all: Character[] }) {
     },
     onSuccess: (view) => kept(view.card.id),
   })
-  const read = useMutation({
+  const read = useCommand('herbarium', {
     mutationFn: (yaml: string) =>
       ask(
         api.POST('/api/herbarium/own-cards', {

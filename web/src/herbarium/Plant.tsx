@@ -1,6 +1,7 @@
 import { listOf } from '../ui/read'
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
@@ -453,15 +454,13 @@ function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks
 /** What a household's own version is, how to take it elsewhere and how to be rid of it. */
 function OwnVersion({ t }: { t: TaxonView }) {
   const card = useCard(t.id, true)
-  const queries = useQueryClient()
-  const back = useMutation({
+  const back = useCommand('herbarium', {
     mutationFn: (version: number) =>
       ask(
         api.DELETE('/api/herbarium/taxa/{id}/card', {
           params: { path: { id: t.id }, header: ifMatch(version) },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <div className="border-water bg-water-pale mb-3 flex flex-wrap items-center gap-3 border-l-8 px-3 py-2">

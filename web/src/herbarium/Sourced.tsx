@@ -1,5 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { createContext, useContext, useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
@@ -85,14 +85,8 @@ function Tick({
 }) {
   const [book, setBook] = useState(check?.book ?? '')
   const [page, setPage] = useState(check?.page ?? '')
-  const queries = useQueryClient()
   const path = { id: taxon }
-  const done = () =>
-    Promise.all([
-      queries.invalidateQueries({ queryKey: ['checks', taxon] }),
-      queries.invalidateQueries({ queryKey: ['taxon', taxon] }),
-    ])
-  const tick = useMutation({
+  const tick = useCommand(['checks', 'taxon'], {
     mutationFn: () =>
       ask(
         api.POST('/api/herbarium/taxa/{id}/checks', {
@@ -100,14 +94,12 @@ function Tick({
           body: { figure: source.figure, book, page },
         }),
       ),
-    onSuccess: done,
   })
-  const untick = useMutation({
+  const untick = useCommand(['checks', 'taxon'], {
     mutationFn: () =>
       ask(
         api.DELETE('/api/herbarium/taxa/{id}/checks', { params: { path, query: { figure: source.figure } } }),
       ),
-    onSuccess: done,
   })
   return (
     <Popover className="relative inline-block">

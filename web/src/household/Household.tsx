@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, errorAt, type Schemas } from '../api/client'
@@ -58,7 +59,6 @@ function Settings({ keeper }: { keeper: boolean }) {
 }
 
 function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
-  const queries = useQueryClient()
   const [name, setName] = useState(settings.name)
   const [zone, setZone] = useState(settings.zone)
   const [where, setWhere] = useState(settings.region)
@@ -67,7 +67,7 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
   const [standIns, setStandIns] = useState(settings.standIns)
   const [emergency, setEmergency] = useState(settings.emergencyNumber)
   const [poison, setPoison] = useState(settings.poisonCentre)
-  const save = useMutation({
+  const save = useCommand('household', {
     mutationFn: () =>
       ask(
         api.PUT('/api/household/settings', {
@@ -83,7 +83,6 @@ function SettingsForm({ settings }: { settings: Schemas['SettingsView'] }) {
           },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <form
@@ -183,7 +182,6 @@ function Members() {
 
 /** Whose eyes count beside one's own though they have no account: named beforehand, and only for looking. */
 function Observers({ keeper }: { keeper: boolean }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [name, setName] = useState('')
   const [why, setWhy] = useState('')
@@ -191,20 +189,17 @@ function Observers({ keeper }: { keeper: boolean }) {
     queryKey: ['observers'],
     queryFn: () => ask(api.GET('/api/household/observers')),
   })
-  const renew = () => queries.invalidateQueries({ queryKey: ['observers'] })
-  const add = useMutation({
+  const add = useCommand(['observers'], {
     mutationFn: () => ask(api.POST('/api/household/observers', { body: { id, name, why } })),
     onSuccess: () => {
       setId(v7())
       setName('')
       setWhy('')
-      return renew()
     },
   })
-  const end = useMutation({
+  const end = useCommand(['observers'], {
     mutationFn: (observer: string) =>
       ask(api.POST('/api/household/observers/{id}/end', { params: { path: { id: observer } } })),
-    onSuccess: renew,
   })
   return (
     <Section title="Second observers">
@@ -272,14 +267,12 @@ function Observers({ keeper }: { keeper: boolean }) {
 }
 
 function Member({ member }: { member: Schemas['MemberView'] }) {
-  const queries = useQueryClient()
   const path = { id: member.id }
-  const change = useMutation({
+  const change = useCommand(['members'], {
     mutationFn: (body: { role: Role; disabled: boolean }) =>
       ask(api.PUT('/api/household/members/{id}', { params: { path }, body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['members'] }),
   })
-  const reset = useMutation({
+  const reset = useCommand('household', {
     mutationFn: () => ask(api.POST('/api/household/members/{id}/reset', { params: { path } })),
   })
   return (
@@ -327,18 +320,16 @@ function Member({ member }: { member: Schemas['MemberView'] }) {
 }
 
 function NewMember() {
-  const queries = useQueryClient()
   const [name, setName] = useState('')
   const [username, setUsername] = useState('')
   const [password, setPassword] = useState('')
   const [role, setRole] = useState<Role>('HELPER')
-  const add = useMutation({
+  const add = useCommand(['members'], {
     mutationFn: () => ask(api.POST('/api/household/members', { body: { name, username, role, password } })),
     onSuccess: async () => {
       setName('')
       setUsername('')
       setPassword('')
-      await queries.invalidateQueries({ queryKey: ['members'] })
     },
   })
   const at = (field: string) => errorAt(add.error, field)
@@ -391,15 +382,13 @@ function NewMember() {
 }
 
 function OwnPassword() {
-  const queries = useQueryClient()
   const [current, setCurrent] = useState('')
   const [password, setPassword] = useState('')
-  const save = useMutation({
+  const save = useCommand(['sessions'], {
     mutationFn: () => ask(api.PUT('/api/session/password', { body: { current, password } })),
     onSuccess: async () => {
       setCurrent('')
       setPassword('')
-      await queries.invalidateQueries({ queryKey: ['sessions'] })
     },
   })
   return (
@@ -439,12 +428,10 @@ function OwnPassword() {
 }
 
 function Sessions() {
-  const queries = useQueryClient()
   const sessions = useQuery({ queryKey: ['sessions'], queryFn: () => ask(api.GET('/api/session/all')) })
-  const end = useMutation({
+  const end = useCommand(['sessions'], {
     mutationFn: (handle: string) =>
       ask(api.DELETE('/api/session/all/{handle}', { params: { path: { handle } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
   })
   return (
     <Section title="Where you are signed in">

@@ -125,6 +125,7 @@ function PersonForm({
     recipient,
   })
   const save = useSaved(
+    'household',
     draft,
     ({ version, sent }: { version: number; sent: Body }) =>
       person

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { api, ask, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
@@ -55,9 +55,8 @@ export function Schools() {
 }
 
 function OneQuestion({ question }: { question: Question }) {
-  const queries = useQueryClient()
   const session = useSession()
-  const choose = useMutation({
+  const choose = useCommand('household', {
     mutationFn: (school: Question['school']) =>
       ask(
         api.PUT('/api/household/schools/{question}', {
@@ -65,7 +64,6 @@ function OneQuestion({ question }: { question: Question }) {
           body: { school },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   const now = question.schools.find((s) => s.id === question.school)
   const keeper = session.data?.role === 'KEEPER'

@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask } from '../api/client'
@@ -64,7 +64,7 @@ const wanted = () => {
 
 export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => void }) {
   const typed = useState({ username: '', password: '' })
-  const signIn = useMutation({
+  const signIn = useCommand([], {
     mutationFn: async (body: (typeof typed)[0]) => {
       await ask(api.POST('/api/session', { body }))
       return ask(api.GET('/api/session'))
@@ -111,7 +111,7 @@ export function SignInForm({ demo, onDone }: { demo: boolean; onDone?: () => voi
 /** With the code that the keeper of the household prints. */
 function Reset() {
   const typed = useState({ username: '', code: '', password: '' })
-  const reset = useMutation({
+  const reset = useCommand([], {
     mutationFn: (body: (typeof typed)[0]) => ask(api.POST('/api/session/reset', { body })),
   })
   const form = useFields(
@@ -147,7 +147,7 @@ function Reset() {
 function Setup() {
   const regions = useRegions()
   const typed = useState({ household: '', name: '', username: '', password: '', region: '' })
-  const open = useMutation({
+  const open = useCommand([], {
     mutationFn: (v: (typeof typed)[0]) =>
       ask(
         api.POST('/api/setup', {

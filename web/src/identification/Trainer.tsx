@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
@@ -17,7 +18,6 @@ type Round = Schemas['TrainingRound']
  * @param own taxa of the household's stands, whose pairs come first
  */
 export function Trainer({ own }: { own: string[] }) {
-  const queries = useQueryClient()
   const [turn, setTurn] = useState(0)
   const round = useQuery({
     queryKey: ['training', 'round', turn],
@@ -29,16 +29,7 @@ export function Trainer({ own }: { own: string[] }) {
     <Page title="Tell them apart">
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
         <Loaded query={round}>
-          {(r) => (
-            <Asked
-              key={turn}
-              round={r}
-              onNext={() => {
-                setTurn(turn + 1)
-                void queries.invalidateQueries({ queryKey: ['training', 'mine'] })
-              }}
-            />
-          )}
+          {(r) => <Asked key={turn} round={r} onNext={() => setTurn(turn + 1)} />}
         </Loaded>
         <div className="space-y-3">
           <Mine />
@@ -50,17 +41,15 @@ export function Trainer({ own }: { own: string[] }) {
 }
 
 function Asked({ round, onNext }: { round: Round; onNext: () => void }) {
-  const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [by, setBy] = useState<string>()
-  const answer = useMutation({
+  const answer = useCommand(['trained'], {
     mutationFn: (said: string) =>
       ask(
         api.POST('/api/training/answers', {
           body: { id, a: round.a.taxon, b: round.b.taxon, stage: round.stage, seed: round.seed, said, by },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['training', 'mine'] }),
   })
   const outcome = answer.data
   const plants = [round.a, round.b]
@@ -139,7 +128,7 @@ function Asked({ round, onNext }: { round: Round; onNext: () => void }) {
 /** A person's weak pairs and characters. */
 function Mine() {
   const mine = useQuery({
-    queryKey: ['training', 'mine'],
+    queryKey: ['trained'],
     queryFn: ({ signal }) => ask(api.GET('/api/training/mine', { signal })),
   })
   const weak = (mine.data?.pairs ?? []).filter((p) => p.wrong > 0)

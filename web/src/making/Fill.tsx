@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { useVessels, vesselName } from '../shelf/vessels'
@@ -24,13 +24,12 @@ interface Row {
 export const Fill = only(
   'record',
   function Fill({ batch, pouringOff = false }: { batch: BatchView; pouringOff?: boolean }) {
-    const queries = useQueryClient()
     const vessels = useVessels()
     const salve = batch.plan.fills === 'TIN'
     const [rows, setRows] = useState<Row[]>([{ vessel: '', capacity: salve ? '30' : '50', count: '1' }])
     const [place, setPlace] = useState('')
     const [on, setOn] = useState(isoToday)
-    const fill = useMutation({
+    const fill = useCommand('shelf', {
       mutationFn: (restGone: boolean) => {
         const body = {
           containers: restGone
@@ -51,7 +50,6 @@ export const Fill = only(
             : api.POST('/api/making/batches/{id}/containers', { params, body }),
         )
       },
-      onSuccess: () => queries.invalidateQueries(),
     })
     const word = salve ? 'tins' : 'bottles'
     const free = (vessels.data ?? []).filter((v) => v.free > 0)

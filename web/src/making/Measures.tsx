@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, errorAt, type Schemas } from '../api/client'
@@ -54,8 +55,7 @@ export const Measures = withLots(function Measures({ lots }) {
 })
 
 function Known({ measure: m }: { measure: Schemas['MeasureView'] }) {
-  const queries = useQueryClient()
-  const strike = useMutation({
+  const strike = useCommand('making', {
     mutationFn: () =>
       ask(
         api.POST('/api/making/measures/{id}/strike', {
@@ -63,7 +63,6 @@ function Known({ measure: m }: { measure: Schemas['MeasureView'] }) {
           body: { reason: 'weighed wrongly' },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
   })
   return (
     <li className="border-line flex items-center justify-between gap-3 border-b py-2">
@@ -90,7 +89,6 @@ function Known({ measure: m }: { measure: Schemas['MeasureView'] }) {
 }
 
 const Weigh = only('record', function Weigh({ lots }: { lots: LotView[] }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [measure, setMeasure] = useState<Measure>('LEVEL_TEASPOON')
   const [of, setOf] = useState(WATER)
@@ -99,7 +97,7 @@ const Weigh = only('record', function Weigh({ lots }: { lots: LotView[] }) {
   const herbs = herbLots(lots).filter((l) => l.form !== 'FROZEN_HERB')
   const water = of === WATER && !HERB_ONLY.includes(measure)
   const lot = water ? undefined : (herbs.find((l) => l.id === of) ?? herbs[0])
-  const save = useMutation({
+  const save = useCommand('making', {
     mutationFn: () =>
       ask(
         api.POST('/api/making/measures', {
@@ -115,7 +113,6 @@ const Weigh = only('record', function Weigh({ lots }: { lots: LotView[] }) {
     onSuccess: async () => {
       setId(v7())
       setGrams('')
-      await queries.invalidateQueries()
     },
   })
   const at = (field: string) => errorAt(save.error, field)

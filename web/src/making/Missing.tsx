@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { useRenew } from '../ui/command'
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { BoughtForm } from '../shelf/BoughtForm'
@@ -16,14 +16,14 @@ export function Missing({
   missing: MissingView[]
   onPut: (field: string, lotId: string) => void
 }) {
-  const queries = useQueryClient()
+  const renew = useRenew(['lots'])
   const [open, setOpen] = useState('')
   // Put just now: the reckoning that still calls it missing is being renewed.
   const [put, setPut] = useState<MissingView[]>([])
   const shown = missing.filter((m) => !put.includes(m))
   if (shown.length === 0) return null
   const onShelf = async (m: MissingView, lotId: string) => {
-    await queries.invalidateQueries({ queryKey: ['lots'] })
+    await renew()
     setOpen('')
     setPut(missing.filter((x) => x.field === m.field))
     onPut(`${m.field}.lotId`, lotId)

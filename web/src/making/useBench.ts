@@ -45,6 +45,7 @@ export function useBench(called: string, body: BatchBody) {
   )
   const fits = live.data?.fits ?? []
   const starting = useSaved(
+    'shelf',
     here,
     () =>
       ask(

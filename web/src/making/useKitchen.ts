@@ -1,4 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { v7 } from 'uuid'
 import { api, ask, type Schemas } from '../api/client'
 import { now } from '../ui/clock'
@@ -6,7 +7,7 @@ import { timers } from '../ui/timers'
 
 export type KitchenView = Schemas['KitchenView']
 
-const key = (batch: string) => ['batches', batch, 'kitchen']
+const key = (batch: string) => ['batches', batch, 'kitchen'] as const
 const timerOf = (batch: string, step: number) => `${batch} ${step}`
 
 export const useKitchen = (batch: string) =>
@@ -38,7 +39,7 @@ export function useSteps(k: KitchenView) {
     beginWait(next)
     queries.setQueryData(key(k.batchId), next)
   }
-  const done = useMutation({
+  const done = useCommand([], {
     mutationFn: (really: string) =>
       ask(
         api.POST('/api/making/batches/{id}/steps', {
@@ -48,7 +49,7 @@ export function useSteps(k: KitchenView) {
       ),
     onSuccess: show,
   })
-  const back = useMutation({
+  const back = useCommand([], {
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/steps/back', {

@@ -45,6 +45,7 @@ export function BoughtForm({
   const parts = taxa.data?.find((t) => t.id === taxonId)?.parts ?? []
   const chosen = part !== '' && parts.includes(part) ? part : parts[0]
   const save = useSaved(
+    'shelf',
     kept,
     () => {
       if (!chosen) throw new Error('Choose the plant and the part first.')

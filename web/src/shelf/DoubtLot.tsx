@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
@@ -9,11 +9,10 @@ import { useSecond } from '../ui/Second'
 
 /** Sets a lot and all that was made from it aside at once, and takes the doubt back. */
 export const DoubtLot = only('record', function DoubtLot({ lot }: { lot: Schemas['LotView'] }) {
-  const queries = useQueryClient()
   const second = useSecond()
   const [reason, setReason] = useState('')
   const doubted = lot.doubt != null
-  const send = useMutation({
+  const send = useCommand('field', {
     mutationFn: () => {
       const how = {
         params: { path: { id: lot.id }, header: ifMatch(lot.version) },
@@ -28,16 +27,14 @@ export const DoubtLot = only('record', function DoubtLot({ lot }: { lot: Schemas
       )
     },
     onSuccess: () => setReason(''),
-    onSettled: () => queries.invalidateQueries(),
   })
-  const mould = useMutation({
+  const mould = useCommand('field', {
     mutationFn: () =>
       ask(
         api.POST('/api/tracing/lots/{id}/mould', {
           params: { path: { id: lot.id }, header: ifMatch(lot.version) },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   return (
     <Section title={doubted ? 'Doubted' : 'Is something wrong with it?'}>

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
 import { Button, Input } from '../ui/controls'
@@ -31,15 +31,13 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
 })
 
 function Gone({ lot }: { lot: LotView }) {
-  const queries = useQueryClient()
-  const finish = useMutation({
+  const finish = useCommand('shelf', {
     mutationFn: (thrownAway: boolean) =>
       ask(
         api.POST('/api/shelf/lots/{id}/finish', {
           params: { path: { id: lot.id }, query: { thrownAway }, header: ifMatch(lot.version) },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   return (
     <>
@@ -55,7 +53,6 @@ function Gone({ lot }: { lot: LotView }) {
 }
 
 function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
-  const queries = useQueryClient()
   const [name, setName] = useState(lot.name)
   const [place, setPlace] = useState(lot.place)
   const [opened, setOpened] = useState(lot.openedOn ?? '')
@@ -65,7 +62,7 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
   const [reason, setReason] = useState('')
   // Opened later than was noted, or not at all: it would keep longer.
   const later = lot.openedOn != null && (opened === '' || opened > lot.openedOn)
-  const save = useMutation({
+  const save = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.PUT('/api/shelf/lots/{id}', {
@@ -81,7 +78,6 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
         }),
       ),
     onSuccess: async () => {
-      await queries.invalidateQueries()
       onDone()
     },
   })

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
@@ -243,10 +243,9 @@ function LotPage({ lot }: { lot: LotView }) {
 }
 
 const Release = only('record', function Release({ lot }: { lot: LotView }) {
-  const queries = useQueryClient()
   const second = useSecond()
   const [reason, setReason] = useState('')
-  const release = useMutation({
+  const release = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/release', {
@@ -254,7 +253,6 @@ const Release = only('record', function Release({ lot }: { lot: LotView }) {
           body: { reason, second: second.second },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   return (
     <Section title="Release the hold">
@@ -276,9 +274,8 @@ const Release = only('record', function Release({ lot }: { lot: LotView }) {
 })
 
 const Give = only('record', function Give({ lot }: { lot: LotView }) {
-  const queries = useQueryClient()
   const [holder, setHolder] = useState(lot.holder ?? '')
-  const give = useMutation({
+  const give = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/give', {
@@ -286,7 +283,6 @@ const Give = only('record', function Give({ lot }: { lot: LotView }) {
           body: { holder },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   return (
     <Section title="Who has it">
@@ -312,9 +308,8 @@ const Give = only('record', function Give({ lot }: { lot: LotView }) {
 
 /** In which of the household's own vessels it stands. */
 const StandsIn = only('record', function StandsIn({ lot }: { lot: LotView }) {
-  const queries = useQueryClient()
   const vessels = useVessels()
-  const put = useMutation({
+  const put = useCommand('shelf', {
     mutationFn: (vesselId: string | undefined) =>
       ask(
         api.POST('/api/shelf/lots/{id}/vessel', {
@@ -322,7 +317,6 @@ const StandsIn = only('record', function StandsIn({ lot }: { lot: LotView }) {
           body: { vesselId },
         }),
       ),
-    onSettled: () => queries.invalidateQueries(),
   })
   const choices = (vessels.data ?? []).filter((v) => v.free > 0 || v.id === lot.vesselId)
   if (choices.length === 0) return null

@@ -1,7 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask, errorAt, ifMatch, ProblemError, type Schemas } from '../api/client'
+import { api, ask, errorAt, ifMatch, type Schemas } from '../api/client'
 import { ScaleReader } from '../drying/ScaleReader'
 import { isoToday } from '../ui/clock'
 import { Choose } from '../ui/Choose'
@@ -102,9 +102,8 @@ function Row({ lot, done, onDone }: { lot: LotView; done: boolean; onDone: () =>
 }
 
 function CountAs({ lot, onDone }: { lot: LotView; onDone: () => void }) {
-  const queries = useQueryClient()
   const [id] = useState(() => v7())
-  const count = useMutation({
+  const count = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/count', {
@@ -113,8 +112,6 @@ function CountAs({ lot, onDone }: { lot: LotView; onDone: () => void }) {
         }),
       ),
     onSuccess: onDone,
-    // Somebody took of it meanwhile: then what it says is shown anew, and asked again.
-    onError: () => queries.invalidateQueries(),
   })
   return (
     <>
@@ -147,13 +144,12 @@ const MORE: { value: More; label: string; hint: string }[] = [
 
 /** What is really there; what is far off wants a reason. */
 export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
-  const queries = useQueryClient()
   const [id] = useState(() => v7())
   const [amount, setAmount] = useState('')
   const [reason, setReason] = useState('')
   const second = useSecond()
   const [more, setMore] = useState<More>()
-  const count = useMutation({
+  const count = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/lots/{id}/count', {
@@ -167,11 +163,7 @@ export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
           },
         }),
       ),
-    onError: (e) => {
-      if (e instanceof ProblemError && e.problem.status === 409) void queries.invalidateQueries()
-    },
     onSuccess: async () => {
-      await queries.invalidateQueries()
       onDone()
     },
   })

@@ -52,6 +52,7 @@ export function SupplyForm({
   const [place, setPlace] = useKept(kept, 'place', '')
   const percent = PERCENT[form]
   const save = useSaved(
+    'shelf',
     kept,
     () =>
       ask(

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, ask, errorAt, ifMatch } from '../api/client'
@@ -44,8 +44,7 @@ export function Vessels() {
 }
 
 function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
-  const queries = useQueryClient()
-  const count = useMutation({
+  const count = useCommand(['vessels'], {
     mutationFn: (n: number) =>
       ask(
         api.POST('/api/shelf/vessels/{id}/count', {
@@ -53,7 +52,6 @@ function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
           body: { count: n },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['vessels'] }),
   })
   return (
     <li className="border-line flex flex-wrap items-end gap-4 border-b py-2">
@@ -100,13 +98,12 @@ function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
 }
 
 const Add = only('record', function Add() {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [kind, setKind] = useState<Kind>('BOTTLE')
   const [capacity, setCapacity] = useState('50')
   const [count, setCount] = useState('6')
   const [note, setNote] = useState('')
-  const add = useMutation({
+  const add = useCommand(['vessels'], {
     mutationFn: () =>
       ask(
         api.POST('/api/shelf/vessels', {
@@ -116,7 +113,6 @@ const Add = only('record', function Add() {
     onSuccess: async () => {
       setId(v7())
       setNote('')
-      await queries.invalidateQueries({ queryKey: ['vessels'] })
     },
   })
   return (

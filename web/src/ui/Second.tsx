@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query'
+import { useCommand } from './command'
 import { useId, useState } from 'react'
 import { api, ask, errorAt, refusedBy } from '../api/client'
 import { Button, Input } from './controls'
@@ -23,7 +23,7 @@ export function SecondSigns({ onSigned }: { onSigned: (second: string) => void }
   const heading = useId()
   const [username, setUsername] = useState('')
   const [password, setPassword] = useState('')
-  const sign = useMutation({
+  const sign = useCommand([], {
     mutationFn: () => ask(api.POST('/api/session/second', { body: { username, password } })),
     onSuccess: (signed) => {
       setPassword('')

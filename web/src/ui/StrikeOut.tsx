@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand } from './command'
 import { useState } from 'react'
 import { errorAt } from '../api/client'
 import { Button, Input } from './controls'
@@ -19,15 +19,13 @@ export const StrikeOut = only(
     word?: string
     onStrike: (because: Because) => Promise<unknown>
   }) {
-    const queries = useQueryClient()
     const [open, setOpen] = useState(false)
     const second = useSecond()
     const [reason, setReason] = useState('')
-    const strike = useMutation({
+    const strike = useCommand('field', {
       mutationFn: () => onStrike({ reason, second: second.second }),
       onSuccess: async () => {
         setOpen(false)
-        await queries.invalidateQueries()
       },
     })
     if (!open) {

@@ -1,18 +1,20 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useCommand, type Changes } from './command'
 import { forget } from './kept'
 
-/** Saves a form once: what was typed is forgotten, everything that is shown is read anew, then it goes on with `after`. */
+/** Saves a form once: what was typed is forgotten, what it made old is read anew, then it goes on with `after`. */
 export function useSaved<T, V = void>(
+  changes: Changes,
   form: string,
   save: (values: V) => Promise<T>,
   after: (saved: T) => unknown,
 ) {
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: save,
-    onSuccess: async (saved) => {
+  return useCommand(changes, {
+    mutationFn: async (values: V) => {
+      const saved = await save(values)
       forget(form)
-      await queries.invalidateQueries()
+      return saved
+    },
+    onSuccess: async (saved: T) => {
       await after(saved)
     },
   })

@@ -2,9 +2,6 @@ package org.sallowbrook.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import com.fasterxml.jackson.databind.JavaType;
-import com.fasterxml.jackson.databind.introspect.Annotated;
-import com.fasterxml.jackson.databind.introspect.JacksonAnnotationIntrospector;
-import com.fasterxml.jackson.databind.jsontype.NamedType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
@@ -23,23 +20,6 @@ import org.springframework.stereotype.Component;
 /** Says in OpenAPI what {@link CompleteBodies} enforces: a record component that is not {@code @Nullable} is required. */
 @Component
 class ApiSchema implements ModelConverter {
-
-    /** The kinds of a request, as its reader finds them. */
-    ApiSchema() {
-        io.swagger.v3.core.util.Json.mapper().setAnnotationIntrospector(new JacksonAnnotationIntrospector() {
-            private static final long serialVersionUID = 1L;
-
-            @Override
-            public List<NamedType> findSubtypes(Annotated a) {
-                List<Class<?>> kinds = Kinds.of(a.getRawType());
-                return kinds.isEmpty()
-                        ? super.findSubtypes(a)
-                        : kinds.stream()
-                                .map(k -> new NamedType(k, Kinds.name(k)))
-                                .toList();
-            }
-        });
-    }
 
     @Override
     public @Nullable Schema<?> resolve(

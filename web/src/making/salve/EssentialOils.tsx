@@ -1,8 +1,8 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Slider, Toggle } from '../ui/controls'
-import { stockOf, type LotView } from './lots'
-import { Stock, type StockIn } from './Stock'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Slider, Toggle } from '../../ui/controls'
+import { stockOf, type LotView } from '../lots'
+import { Stock, type StockIn } from '../Stock'
 
 export type EssentialIn = Schemas['EssentialIn']
 

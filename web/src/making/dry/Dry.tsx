@@ -1,10 +1,10 @@
-import { Toggle } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
-import { herbLots, usable } from './lots'
-import { setPath } from './setPath'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { Toggle } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from '../Herbs'
+import { herbLots, usable } from '../lots'
+import { setPath } from '../setPath'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 export const Dry = withLots(function Dry({ lots }) {
   const [herbs, setHerbs] = useTyped<HerbIn[]>('herbs', () => {

@@ -1,7 +1,7 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Herbs } from './Herbs'
-import type { LotView } from './lots'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Herbs } from '../Herbs'
+import type { LotView } from '../lots'
 
 export type TeaHerb = Schemas['TeaHerb']
 type Method = NonNullable<TeaHerb['method']>

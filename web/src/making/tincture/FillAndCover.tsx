@@ -1,13 +1,13 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Slider, Toggle } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, HerbChoice, useHerbName, type HerbIn } from './Herbs'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Slider, Toggle } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, HerbChoice, useHerbName, type HerbIn } from '../Herbs'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
 import { PRESS, SPIRITS, usePress } from './Spirits'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 type Request = Schemas['Covering']
 

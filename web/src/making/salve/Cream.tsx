@@ -1,13 +1,13 @@
-import { Choose } from '../ui/Choose'
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
+import { Choose } from '../../ui/Choose'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
 import { EssentialOils, UNSCENTED } from './EssentialOils'
-import { lotChoice, stockOf } from './lots'
-import { OILS } from './Oil'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { lotChoice, stockOf } from '../lots'
+import { OILS } from '../oil/Oil'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 const EMULSIFIER: StockIn = { called: 'emulsifying wax' }
 const PRESERVATIVE: StockIn = { called: 'cosmetic preservative' }

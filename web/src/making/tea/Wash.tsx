@@ -1,12 +1,12 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, useHerbName } from './Herbs'
-import { setPath } from './setPath'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, useHerbName } from '../Herbs'
+import { setPath } from '../setPath'
 import { TeaHerbs, type TeaHerb } from './TeaHerbs'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 type Use = Schemas['Washing']['use']
 

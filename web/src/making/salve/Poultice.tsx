@@ -1,8 +1,8 @@
-import { BenchOf } from './BenchOf'
-import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
-import { setPath } from './setPath'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from '../Herbs'
+import { setPath } from '../setPath'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 export const Poultice = withLots(function Poultice({ lots }) {
   const [herbs, setHerbs] = useTyped<HerbIn[]>('herbs', () => [firstHerb(lots, 30, 'EXTERNAL', 'FRESH')])

@@ -1,13 +1,13 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Slider, Toggle } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
-import type { LotForm, LotView } from './lots'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Slider, Toggle } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from '../Herbs'
+import type { LotForm, LotView } from '../lots'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 type Into = Schemas['Steeping']['into']
 

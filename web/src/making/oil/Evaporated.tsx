@@ -1,10 +1,10 @@
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
 import { OILS } from './Oil'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 const DECOCTIONS: StockIn[] = [{ called: 'decoction' }]
 

@@ -1,11 +1,11 @@
-import { Choose } from '../ui/Choose'
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { Choose } from '../../ui/Choose'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from '../Herbs'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 const SALTS: StockIn[] = [{ called: 'salt' }]
 const WAYS = [

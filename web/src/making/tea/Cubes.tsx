@@ -1,10 +1,10 @@
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { stockOf } from './lots'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { stockOf } from '../lots'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 export const Cubes = withLots(function Cubes({ lots }) {
   const [liquid, setLiquid] = useTyped<StockIn>('liquid', () => firstStock(lots, ['TEA'], { called: 'tea' }))

@@ -1,9 +1,9 @@
-import { useKeepsTo } from '../household/queries'
-import type { Schemas } from '../api/client'
-import { Toggle } from '../ui/controls'
-import { figure } from '../ui/words'
-import { stockOf, usable, type LotView } from './lots'
-import { Stock, type StockIn } from './Stock'
+import { useKeepsTo } from '../../household/queries'
+import type { Schemas } from '../../api/client'
+import { Toggle } from '../../ui/controls'
+import { figure } from '../../ui/words'
+import { stockOf, usable, type LotView } from '../lots'
+import { Stock, type StockIn } from '../Stock'
 
 type Press = Schemas['Tincturing']['press']
 

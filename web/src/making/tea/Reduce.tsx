@@ -1,12 +1,12 @@
 import { useState } from 'react'
-import { api, ask } from '../api/client'
-import { Button, NumberInput } from '../ui/controls'
-import { Findings } from '../ui/Findings'
-import { Because, Figure, Page, ProblemNotice, Section } from '../ui/page'
-import { number } from '../ui/read'
-import { timers } from '../ui/timers'
-import { useLive } from '../ui/useLive'
-import { figure } from '../ui/words'
+import { api, ask } from '../../api/client'
+import { Button, NumberInput } from '../../ui/controls'
+import { Findings } from '../../ui/Findings'
+import { Because, Figure, Page, ProblemNotice, Section } from '../../ui/page'
+import { number } from '../../ui/read'
+import { timers } from '../../ui/timers'
+import { useLive } from '../../ui/useLive'
+import { figure } from '../../ui/words'
 
 interface Reading {
   at: number

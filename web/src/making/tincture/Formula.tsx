@@ -1,13 +1,13 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { NumberInput, Slider, Toggle } from '../ui/controls'
-import { number } from '../ui/read'
-import { useVessels } from '../shelf/vessels'
-import { BenchOf } from './BenchOf'
-import { firstToUse, lotChoice, stockOf, usable, type LotForm } from './lots'
-import { setPath } from './setPath'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { NumberInput, Slider, Toggle } from '../../ui/controls'
+import { number } from '../../ui/read'
+import { useVessels } from '../../shelf/vessels'
+import { BenchOf } from '../BenchOf'
+import { firstToUse, lotChoice, stockOf, usable, type LotForm } from '../lots'
+import { setPath } from '../setPath'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 type Request = Schemas['Mixing']
 type Part = Request['parts'][number]

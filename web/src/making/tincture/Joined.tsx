@@ -1,12 +1,12 @@
-import type { Schemas } from '../api/client'
-import { Choose } from '../ui/Choose'
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { stockOf } from './lots'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import type { Schemas } from '../../api/client'
+import { Choose } from '../../ui/Choose'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { stockOf } from '../lots'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 type Order = Schemas['Joining']['order']
 

@@ -1,11 +1,11 @@
-import { Slider } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { firstHerb, Herbs, useHerbName, type HerbIn } from './Herbs'
-import { setPath } from './setPath'
+import { Slider } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { firstHerb, Herbs, useHerbName, type HerbIn } from '../Herbs'
+import { setPath } from '../setPath'
 import { Spirits, spiritsOf } from './Spirits'
-import type { StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import type { StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 export const Percolation = withLots(function Percolation({ lots }) {
   const [herb, setHerb] = useTyped<HerbIn>('herb', () => firstHerb(lots, 50, 'INTERNAL'))

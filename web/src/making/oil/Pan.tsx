@@ -1,27 +1,27 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useCommand } from '../../ui/command'
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask, type Schemas } from '../api/client'
-import { Button, NumberInput } from '../ui/controls'
-import { Findings } from '../ui/Findings'
-import { Because, Figure, ProblemNotice, Section } from '../ui/page'
-import { number } from '../ui/read'
-import { StrikeOut } from '../ui/StrikeOut'
-import { figure, moment } from '../ui/words'
-import { Only } from '../ui/may'
+import { api, ask, type Schemas } from '../../api/client'
+import { Button, NumberInput } from '../../ui/controls'
+import { Findings } from '../../ui/Findings'
+import { Because, Figure, ProblemNotice, Section } from '../../ui/page'
+import { number } from '../../ui/read'
+import { StrikeOut } from '../../ui/StrikeOut'
+import { figure, moment } from '../../ui/words'
+import { Only } from '../../ui/may'
 
 type BatchView = Schemas['BatchView']
 
 /** Oil with water in it: weighed until it is no heavier than the oil was. */
 export function Pan({ batch }: { batch: BatchView }) {
-  const queries = useQueryClient()
   const [id, setId] = useState(() => v7())
   const [grams, setGrams] = useState('')
   const pan = useQuery({
     queryKey: ['pan', batch.id],
     queryFn: () => ask(api.GET('/api/making/batches/{id}/pan', { params: { path: { id: batch.id } } })),
   })
-  const weigh = useMutation({
+  const weigh = useCommand('shelf', {
     mutationFn: () =>
       ask(
         api.POST('/api/making/batches/{id}/pan', {
@@ -32,11 +32,10 @@ export function Pan({ batch }: { batch: BatchView }) {
     onSuccess: async () => {
       setId(v7())
       setGrams('')
-      await queries.invalidateQueries()
     },
   })
   const p = pan.data
-  if (!p) return null
+  if (!p || batch.status !== 'PRESSED') return null
   return (
     <Section title="In the pan">
       <dl className="grid grid-cols-2 gap-3">

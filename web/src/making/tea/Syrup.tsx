@@ -1,10 +1,10 @@
-import { Slider, Toggle } from '../ui/controls'
-import { BenchOf } from './BenchOf'
-import { stockOf } from './lots'
-import { setPath } from './setPath'
-import { firstStock, Stock, type StockIn } from './Stock'
-import { withLots } from './WithLots'
-import { useTyped } from '../ui/kept'
+import { Slider, Toggle } from '../../ui/controls'
+import { BenchOf } from '../BenchOf'
+import { stockOf } from '../lots'
+import { setPath } from '../setPath'
+import { firstStock, Stock, type StockIn } from '../Stock'
+import { withLots } from '../WithLots'
+import { useTyped } from '../../ui/kept'
 
 const TEAS: StockIn[] = [{ called: 'strong decoction' }]
 
