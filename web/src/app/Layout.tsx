@@ -1,6 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { Dispatch, lazy, SetStateAction, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, speakFor, type Schemas } from '../api/client'
 import { deviceOf, thisDevice } from '../api/device'
@@ -146,36 +146,14 @@ function SignedIn({
       >
         Skip to the work
       </a>
-      <header className="border-line border-b-2 lg:border-b-0">
-        <div className="mx-auto flex max-w-7xl flex-wrap items-center justify-between gap-x-3 gap-y-1 px-4 pt-2 pb-1 text-sm">
-          <p>
-            <span className="text-base font-bold tracking-tight">Sallowbrook</span>
-            <Link to="/household" className="text-soft ml-3 hidden underline sm:inline">
-              {household}
-            </Link>
-          </p>
-          {demo && <DemoClock />}
-          <p className="flex items-center gap-3">
-            <span className="text-soft hidden sm:inline">
-              {name}
-              {role && `, ${ROLE[role]}`}
-            </span>
-            <Link to="/help" className="text-madder inline-flex min-h-6 items-center font-semibold underline">
-              Something is wrong
-            </Link>
-            <button type="button" className="min-h-6 underline" onClick={switchTheme}>
-              Light or dark
-            </button>
-            <button type="button" className="min-h-6 underline" onClick={() => setHelp(true)}>
-              Keys
-            </button>
-            <button type="button" className="min-h-6 underline" onClick={() => void askToSignOut()}>
-              Sign out
-            </button>
-          </p>
-        </div>
-        <Brook />
-      </header>
+      <Head
+        household={household}
+        demo={demo}
+        name={name}
+        role={role}
+        setHelp={setHelp}
+        askToSignOut={askToSignOut}
+      />
       <LineNotice />
       <NotebookNotice who={account} />
       <TimerNotice />
@@ -183,46 +161,113 @@ function SignedIn({
       <Tray />
       <Unsent count={leaving} onStay={() => setLeaving(0)} onLeave={() => void signOut()} />
       <SignInAgain ended={ended} demo={demo} />
-      <Dialog open={help} onClose={setHelp} className="relative z-50">
-        <div className="fixed inset-0 bg-black/50" aria-hidden />
-        <div className="fixed inset-0 flex items-center justify-center p-4">
-          <DialogPanel className="bg-sheet border-water w-full max-w-md border-2 p-5">
-            <DialogTitle className="mb-3 text-xl font-semibold">Keys</DialogTitle>
-            <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-              {LANDINGS.map((l, i) => (
-                <div key={l.to} className="contents">
-                  <dt>
-                    <kbd className="border-line border px-1">Alt+{i + 1}</kbd>
-                  </dt>
-                  <dd>{l.name}</dd>
-                </div>
-              ))}
-              <dt>
-                <Link to="/household" className="underline" onClick={() => setHelp(false)}>
-                  Household
-                </Link>
-              </dt>
-              <dd>members, password, backup</dd>
-              <dt>
-                <kbd className="border-line border px-1">?</kbd>
-              </dt>
-              <dd>this list; neither works while you type in a field</dd>
-            </dl>
-            <div className="my-3">
-              <Toggle
-                label="Keys without Alt"
-                checked={single}
-                onChange={(on) => {
-                  setSingle(on)
-                  localStorage.setItem(SINGLE_KEYS, on ? 'on' : 'off')
-                }}
-              />
-            </div>
-            <Button onClick={() => setHelp(false)}>Close</Button>
-          </DialogPanel>
-        </div>
-      </Dialog>
+      <Keys help={help} setHelp={setHelp} single={single} setSingle={setSingle} />
     </RoleOfMine.Provider>
+  )
+}
+
+/** Whose house it is, what is always one touch away, and the brook. */
+function Head({
+  household,
+  demo,
+  name,
+  role,
+  setHelp,
+  askToSignOut,
+}: {
+  household: string
+  demo: boolean
+  name: string
+  role: Schemas['SessionView']['role']
+  setHelp: Dispatch<SetStateAction<boolean>>
+  askToSignOut: () => Promise<void>
+}) {
+  return (
+    <header className="border-line border-b-2 lg:border-b-0">
+      <div className="mx-auto flex max-w-7xl flex-wrap items-center justify-between gap-x-3 gap-y-1 px-4 pt-2 pb-1 text-sm">
+        <p>
+          <span className="text-base font-bold tracking-tight">Sallowbrook</span>
+          <Link to="/household" className="text-soft ml-3 hidden underline sm:inline">
+            {household}
+          </Link>
+        </p>
+        {demo && <DemoClock />}
+        <p className="flex items-center gap-3">
+          <span className="text-soft hidden sm:inline">
+            {name}
+            {role && `, ${ROLE[role]}`}
+          </span>
+          <Link to="/help" className="text-madder inline-flex min-h-6 items-center font-semibold underline">
+            Something is wrong
+          </Link>
+          <button type="button" className="min-h-6 underline" onClick={switchTheme}>
+            Light or dark
+          </button>
+          <button type="button" className="min-h-6 underline" onClick={() => setHelp(true)}>
+            Keys
+          </button>
+          <button type="button" className="min-h-6 underline" onClick={() => void askToSignOut()}>
+            Sign out
+          </button>
+        </p>
+      </div>
+      <Brook />
+    </header>
+  )
+}
+
+/** Which key leads where; whoever dictates can put the single ones out. */
+function Keys({
+  help,
+  setHelp,
+  single,
+  setSingle,
+}: {
+  help: boolean
+  setHelp: Dispatch<SetStateAction<boolean>>
+  single: boolean
+  setSingle: Dispatch<SetStateAction<boolean>>
+}) {
+  return (
+    <Dialog open={help} onClose={setHelp} className="relative z-50">
+      <div className="fixed inset-0 bg-black/50" aria-hidden />
+      <div className="fixed inset-0 flex items-center justify-center p-4">
+        <DialogPanel className="bg-sheet border-water w-full max-w-md border-2 p-5">
+          <DialogTitle className="mb-3 text-xl font-semibold">Keys</DialogTitle>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+            {LANDINGS.map((l, i) => (
+              <div key={l.to} className="contents">
+                <dt>
+                  <kbd className="border-line border px-1">Alt+{i + 1}</kbd>
+                </dt>
+                <dd>{l.name}</dd>
+              </div>
+            ))}
+            <dt>
+              <Link to="/household" className="underline" onClick={() => setHelp(false)}>
+                Household
+              </Link>
+            </dt>
+            <dd>members, password, backup</dd>
+            <dt>
+              <kbd className="border-line border px-1">?</kbd>
+            </dt>
+            <dd>this list; neither works while you type in a field</dd>
+          </dl>
+          <div className="my-3">
+            <Toggle
+              label="Keys without Alt"
+              checked={single}
+              onChange={(on) => {
+                setSingle(on)
+                localStorage.setItem(SINGLE_KEYS, on ? 'on' : 'off')
+              }}
+            />
+          </div>
+          <Button onClick={() => setHelp(false)}>Close</Button>
+        </DialogPanel>
+      </div>
+    </Dialog>
   )
 }
 

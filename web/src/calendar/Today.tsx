@@ -221,6 +221,88 @@ async function takeBack(task: Task, id: string): Promise<unknown> {
   }
 }
 
+/** Does it from the list; what has no answer of one touch throws, and is done on its own page. */
+async function doneOf(
+  task: Task,
+  id: string,
+  today: string,
+  amount: string,
+  acknowledged: ReturnType<typeof useAcknowledged>['list'],
+): Promise<unknown> {
+  const path = { id: task.subjectId }
+  switch (task.kind) {
+    case 'SHAKE':
+      return ask(api.POST('/api/making/batches/{id}/shakes', { params: { path }, body: { id, on: today } }))
+    case 'WEIGH':
+      return ask(
+        api.POST('/api/drying/runs/{id}/weighings', {
+          params: { path },
+          body: { id, at: nowIso(), massG: number(amount), source: 'HAND', acknowledged },
+        }),
+      )
+    case 'PRESS':
+      return ask(
+        api.POST('/api/making/batches/{id}/press', {
+          params: { path, header: ifMatch(task.version ?? 0) },
+          body: { yieldAmount: number(amount), on: today, acknowledged },
+        }),
+      )
+    case 'DOSE':
+      return ask(
+        api.POST('/api/dosing/courses/{id}/doses', {
+          params: { path },
+          body: { id, on: today, slot: task.slot ?? 1 },
+        }),
+      )
+    case 'USE_UP':
+      return ask(
+        api.POST('/api/shelf/lots/{id}/finish', {
+          params: { path, header: ifMatch(task.version ?? 0) },
+        }),
+      )
+    default:
+      throw new Error('done on its own page')
+  }
+}
+
+/** What is done with one touch, or with one figure. An oil is looked at when it is pressed: that is asked on its page. */
+const isDoneHere = (task: Task): task is Task & { kind: keyof typeof VERB } =>
+  task.kind in VERB && !(task.kind === 'PRESS' && task.amount == null)
+
+const VERB = { SHAKE: 'Shaken', WEIGH: 'Weigh', PRESS: 'Press', DOSE: 'Taken', USE_UP: 'Used up' }
+
+function OnItsPage({ task }: { task: Task }) {
+  switch (task.kind) {
+    case 'STOP_TAKING':
+      return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
+    case 'LOOK_AGAIN':
+      return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
+    case 'RETURN':
+      return <ButtonLink to={`/field/stands/${task.subjectId}/harvest`}>Harvest</ButtonLink>
+    case 'WEIGH_HARVEST':
+      return <ButtonLink to="/drying">Weigh it</ButtonLink>
+    case 'RACK':
+      return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
+    case 'FILL':
+      return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>
+    case 'PRESS':
+      return <ButtonLink to={`/making/batches/${task.subjectId}`}>Press</ButtonLink>
+    case 'DIARY':
+      return <ButtonLink to={PAGE.DIARY(task)}>Note it</ButtonLink>
+    case 'BETTER_YET':
+    case 'FOLLOW_UP':
+      return <ButtonLink to={PAGE[task.kind](task)}>Say</ButtonLink>
+    case 'ASK_AFTER':
+      return <ButtonLink to={PAGE.ASK_AFTER(task)}>Ask</ButtonLink>
+    case 'DESICCANT':
+      return <ButtonLink to={`/shelf/${task.subjectId}`}>Note it</ButtonLink>
+    case 'SET_ASIDE':
+      return <ButtonLink to={`/tracing/${task.subjectId}`}>See why</ButtonLink>
+    default:
+      return null
+  }
+}
+
 /** Each task is done from the list itself. */
 const Doing = only('record', function Doing({ task, today }: { task: Task; today: string }) {
   const again = useRenew('drying')
@@ -230,45 +312,8 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
   const [receipt, setReceipt] = useState(false)
   const [amount, setAmount] = useState('')
   const reasons = useAcknowledged()
-  const path = { id: task.subjectId }
   const done = useCommand([], {
-    mutationFn: async (): Promise<unknown> => {
-      switch (task.kind) {
-        case 'SHAKE':
-          return ask(
-            api.POST('/api/making/batches/{id}/shakes', { params: { path }, body: { id, on: today } }),
-          )
-        case 'WEIGH':
-          return ask(
-            api.POST('/api/drying/runs/{id}/weighings', {
-              params: { path },
-              body: { id, at: nowIso(), massG: number(amount), source: 'HAND', acknowledged: reasons.list },
-            }),
-          )
-        case 'PRESS':
-          return ask(
-            api.POST('/api/making/batches/{id}/press', {
-              params: { path, header: ifMatch(task.version ?? 0) },
-              body: { yieldAmount: number(amount), on: today, acknowledged: reasons.list },
-            }),
-          )
-        case 'DOSE':
-          return ask(
-            api.POST('/api/dosing/courses/{id}/doses', {
-              params: { path },
-              body: { id, on: today, slot: task.slot ?? 1 },
-            }),
-          )
-        case 'USE_UP':
-          return ask(
-            api.POST('/api/shelf/lots/{id}/finish', {
-              params: { path, header: ifMatch(task.version ?? 0) },
-            }),
-          )
-        default:
-          throw new Error('done on its own page')
-      }
-    },
+    mutationFn: () => doneOf(task, id, today, amount, reasons.list),
     // The row stays a moment as what was done: a thumb that taps again must not meet the next one, and can take it back.
     onSuccess: () => {
       setReceipt(true)
@@ -305,28 +350,8 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
     )
   }
 
-  if (task.kind === 'STOP_TAKING')
-    return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
-  if (task.kind === 'LOOK_AGAIN')
-    return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
-  if (task.kind === 'RETURN')
-    return <ButtonLink to={`/field/stands/${task.subjectId}/harvest`}>Harvest</ButtonLink>
-  if (task.kind === 'WEIGH_HARVEST') return <ButtonLink to="/drying">Weigh it</ButtonLink>
-  if (task.kind === 'RACK')
-    return <ButtonLink to={`/drying?harvest=${task.subjectId}`}>To the rack</ButtonLink>
-  if (task.kind === 'FILL') return <ButtonLink to={`/making/batches/${task.subjectId}`}>Fill</ButtonLink>
-  if (task.kind === 'DIARY') return <ButtonLink to={PAGE.DIARY(task)}>Note it</ButtonLink>
-  if (task.kind === 'BETTER_YET' || task.kind === 'ASK_AFTER' || task.kind === 'FOLLOW_UP')
-    return <ButtonLink to={PAGE[task.kind](task)}>{task.kind === 'ASK_AFTER' ? 'Ask' : 'Say'}</ButtonLink>
-  if (task.kind === 'DESICCANT') return <ButtonLink to={`/shelf/${task.subjectId}`}>Note it</ButtonLink>
-  // An oil is looked at when it is pressed: that is asked on its page.
-  if (task.kind === 'PRESS' && task.amount == null)
-    return <ButtonLink to={`/making/batches/${task.subjectId}`}>Press</ButtonLink>
-  if (task.kind === 'SET_ASIDE') return <ButtonLink to={`/tracing/${task.subjectId}`}>See why</ButtonLink>
-
-  const verb = { SHAKE: 'Shaken', WEIGH: 'Weigh', PRESS: 'Press', DOSE: 'Taken', USE_UP: 'Used up' }[
-    task.kind
-  ]
+  if (!isDoneHere(task)) return <OnItsPage task={task} />
+  const verb = VERB[task.kind]
   const asks = task.kind === 'WEIGH' || task.kind === 'PRESS'
   return (
     <>

@@ -52,7 +52,8 @@ export const DirectUse = pageOnly('record', function DirectUse() {
   )
 })
 
-function Form({
+/** A use as it is said, and what is said of it. */
+function useDirectForm({
   people,
   lots,
   stands,
@@ -150,6 +151,63 @@ function Form({
     },
     (d) => navigate(`/dosing/direct/${d.id}`),
   )
+  return {
+    person,
+    setPerson,
+    people,
+    source,
+    setSource,
+    sources,
+    stand,
+    parts,
+    part,
+    setPart,
+    manner,
+    setManner,
+    onSkin,
+    skin,
+    setSkin,
+    inMl,
+    grams,
+    setGrams,
+    on,
+    setOn,
+    words,
+    setWords,
+    forTrial,
+    setForTrial,
+    said,
+    findings,
+    stopped,
+    reasons,
+    down,
+    done,
+    setDone,
+    save,
+    check,
+    body,
+    stage,
+    setStage,
+    taxon,
+    tells,
+    setTells,
+    singly,
+    setSingly,
+  }
+}
+type DirectForm = ReturnType<typeof useDirectForm>
+
+function Form({
+  people,
+  lots,
+  stands,
+}: {
+  people: Schemas['PersonView'][]
+  lots: Schemas['LotView'][]
+  stands: Schemas['StandView'][]
+}) {
+  const f = useDirectForm({ people, lots, stands })
+  const { sources, save, stand, stage, setStage, taxon, part, tells, setTells, singly, setSingly, onSkin } = f
   if (sources.length === 0) {
     return (
       <Page title="Use a plant as it is">
@@ -167,65 +225,7 @@ function Form({
         }}
       >
         <Section title="Who, what, how">
-          <div className="space-y-3">
-            <Choose
-              label="Person"
-              value={person}
-              onChange={setPerson}
-              choices={people.map((p) => ({ value: p.id, label: p.name, hint: `${p.ageYears} years` }))}
-            />
-            <Choose label="Of" value={source} onChange={setSource} choices={sources} />
-            {stand && parts.length > 0 && part && (
-              <Choose
-                label="Part"
-                value={part}
-                onChange={setPart}
-                choices={parts.map((p) => ({ value: p.part, label: PART[p.part] }))}
-              />
-            )}
-            <Choose
-              label="How"
-              value={manner}
-              onChange={setManner}
-              choices={MANNERS.map((m) => ({ value: m, label: MANNER[m].name, hint: MANNER[m].hint }))}
-            />
-            {onSkin && (
-              <Choose
-                label="The skin there"
-                value={skin}
-                onChange={setSkin}
-                choices={(Object.keys(SKIN) as (keyof typeof SKIN)[]).map((k) => ({
-                  value: k,
-                  label: SKIN[k].name,
-                  ...(SKIN[k].hint ? { hint: SKIN[k].hint } : {}),
-                }))}
-              />
-            )}
-            <NumberInput
-              label="How much"
-              hint={stand && (onSkin || manner === 'EATEN') ? 'empty if nobody weighed it' : 'as it is used'}
-              unit={inMl ? 'mL' : 'g'}
-              value={grams}
-              onChange={setGrams}
-            />
-            <Input
-              label="Day"
-              type="date"
-              max={isoToday()}
-              value={on}
-              onChange={(e) => setOn(e.target.value)}
-            />
-            <Input
-              label="What for, and where on the body"
-              value={words}
-              onChange={(e) => setWords(e.target.value)}
-            />
-            <Toggle
-              label={onSkin ? 'The first trial, on a small patch' : 'The first trial, a small bite'}
-              checked={forTrial}
-              onChange={setForTrial}
-            />
-          </div>
+          <WhoWhatHow f={f} />
         </Section>
         <div className="space-y-3">
           {stand && (
@@ -263,32 +263,127 @@ function Form({
           <SafetyLine />
         </div>
         <div className="space-y-3">
-          {!said && <p>{onSkin ? 'Say how the skin is there.' : 'Say how much.'}</p>}
-          <Announce text={inBreath(findings)} />
-          <Findings findings={findings} label="Findings on this use" />
-          {!stopped && <Acknowledge findings={findings} reasons={reasons} />}
-          {stopped && !down && (
-            <Toggle
-              label="It is on the skin or down already: keep it, so that it counts"
-              checked={done}
-              onChange={setDone}
-            />
-          )}
-          <ProblemNotice error={save.error ?? check.error} />
-          <Button
-            kind="main"
-            type="submit"
-            disabled={!body || check.invalid || (stopped && !done && !down) || save.isPending || !check.said}
-          >
-            Note the use
-          </Button>
-          <p className="text-soft text-sm">
-            For whole skin or a small clean cut only. A wound that is deep, dirty, bitten, burnt, spreading or
-            near an eye belongs to a doctor.
-          </p>
+          <Judged f={f} />
         </div>
       </form>
     </Page>
+  )
+}
+
+/** Who uses what of which plant, and how. */
+function WhoWhatHow({ f }: { f: DirectForm }) {
+  const {
+    person,
+    setPerson,
+    people,
+    source,
+    setSource,
+    sources,
+    stand,
+    parts,
+    part,
+    setPart,
+    manner,
+    setManner,
+    onSkin,
+    skin,
+    setSkin,
+    inMl,
+    grams,
+    setGrams,
+    on,
+    setOn,
+    words,
+    setWords,
+    forTrial,
+    setForTrial,
+  } = f
+  return (
+    <div className="space-y-3">
+      <Choose
+        label="Person"
+        value={person}
+        onChange={setPerson}
+        choices={people.map((p) => ({ value: p.id, label: p.name, hint: `${p.ageYears} years` }))}
+      />
+      <Choose label="Of" value={source} onChange={setSource} choices={sources} />
+      {stand && parts.length > 0 && part && (
+        <Choose
+          label="Part"
+          value={part}
+          onChange={setPart}
+          choices={parts.map((p) => ({ value: p.part, label: PART[p.part] }))}
+        />
+      )}
+      <Choose
+        label="How"
+        value={manner}
+        onChange={setManner}
+        choices={MANNERS.map((m) => ({ value: m, label: MANNER[m].name, hint: MANNER[m].hint }))}
+      />
+      {onSkin && (
+        <Choose
+          label="The skin there"
+          value={skin}
+          onChange={setSkin}
+          choices={(Object.keys(SKIN) as (keyof typeof SKIN)[]).map((k) => ({
+            value: k,
+            label: SKIN[k].name,
+            ...(SKIN[k].hint ? { hint: SKIN[k].hint } : {}),
+          }))}
+        />
+      )}
+      <NumberInput
+        label="How much"
+        hint={stand && (onSkin || manner === 'EATEN') ? 'empty if nobody weighed it' : 'as it is used'}
+        unit={inMl ? 'mL' : 'g'}
+        value={grams}
+        onChange={setGrams}
+      />
+      <Input label="Day" type="date" max={isoToday()} value={on} onChange={(e) => setOn(e.target.value)} />
+      <Input
+        label="What for, and where on the body"
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+      />
+      <Toggle
+        label={onSkin ? 'The first trial, on a small patch' : 'The first trial, a small bite'}
+        checked={forTrial}
+        onChange={setForTrial}
+      />
+    </div>
+  )
+}
+
+/** What is said of it, and what is asked before it is noted. */
+function Judged({ f }: { f: DirectForm }) {
+  const { said, onSkin, findings, stopped, reasons, down, done, setDone, save, check, body } = f
+  return (
+    <>
+      {!said && <p>{onSkin ? 'Say how the skin is there.' : 'Say how much.'}</p>}
+      <Announce text={inBreath(findings)} />
+      <Findings findings={findings} label="Findings on this use" />
+      {!stopped && <Acknowledge findings={findings} reasons={reasons} />}
+      {stopped && !down && (
+        <Toggle
+          label="It is on the skin or down already: keep it, so that it counts"
+          checked={done}
+          onChange={setDone}
+        />
+      )}
+      <ProblemNotice error={save.error ?? check.error} />
+      <Button
+        kind="main"
+        type="submit"
+        disabled={!body || check.invalid || (stopped && !done && !down) || save.isPending || !check.said}
+      >
+        Note the use
+      </Button>
+      <p className="text-soft text-sm">
+        For whole skin or a small clean cut only. A wound that is deep, dirty, bitten, burnt, spreading or
+        near an eye belongs to a doctor.
+      </p>
+    </>
   )
 }
 

@@ -58,9 +58,7 @@ export const NoteReaction = only(
             },
           }),
         ),
-      onSuccess: async () => {
-        onNoted?.()
-      },
+      after: onNoted,
     })
     if (note.data) {
       return (

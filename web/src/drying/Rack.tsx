@@ -175,7 +175,8 @@ const UnweighedRow = only('record', function UnweighedRow({ harvest }: { harvest
   )
 })
 
-function WaitingRow({ harvest }: { harvest: HarvestView }) {
+/** How a harvest goes on the rack. */
+function useRacking({ harvest }: { harvest: HarvestView }) {
   const navigate = useNavigate()
   const [search] = useSearchParams()
   const may = useMay('record')
@@ -218,12 +219,50 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
           },
         }),
       ),
-    onSuccess: async (run) => {
+    after: async (run) => {
       await navigate(`/drying/${run.id}`)
     },
   })
   const problem = start.error instanceof ProblemError ? start.error.problem : undefined
   const at = (field: string) => problem?.errors?.find((e) => e.field === field)?.message
+  return {
+    start,
+    rack,
+    id,
+    setRack,
+    at,
+    racks,
+    fresh,
+    setFresh,
+    method,
+    methods,
+    setMethod,
+    washed,
+    setWashed,
+    strips,
+    stripped,
+    setStripped,
+    low,
+    setLow,
+    high,
+    setHigh,
+    temperature,
+    setTemperature,
+    humidity,
+    setHumidity,
+    since,
+    setSince,
+    harvest,
+    open,
+    may,
+    setOpen,
+  }
+}
+type Racking = ReturnType<typeof useRacking>
+
+function WaitingRow({ harvest }: { harvest: HarvestView }) {
+  const f = useRacking({ harvest })
+  const { open, may, setOpen } = f
   return (
     <li className="border-line border-b py-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -237,72 +276,105 @@ function WaitingRow({ harvest }: { harvest: HarvestView }) {
         </div>
         {!open && may && <Button onClick={() => setOpen(true)}>Put on the rack</Button>}
       </div>
-      {open && may && (
-        <form
-          className="mt-2 grid grid-cols-2 gap-2"
-          onSubmit={(e) => {
-            e.preventDefault()
-            start.mutate()
-          }}
-        >
-          <Input
-            label="Which rack"
-            value={rack}
-            list={`racks-${id}`}
-            onChange={(e) => setRack(e.target.value)}
-            error={at('rack')}
-          />
-          <datalist id={`racks-${id}`}>
-            {(racks.data ?? []).map((r) => (
-              <option key={r} value={r} />
-            ))}
-          </datalist>
-          <NumberInput label="Weight on it" unit="g" value={fresh} onChange={setFresh} error={at('freshG')} />
-          <Choose
-            label="How it dries"
-            value={method}
-            choices={METHODS.filter((m) => methods.includes(m.value))}
-            onChange={setMethod}
-            error={at('method')}
-          />
-          <div>
-            <Toggle label="Washed" checked={washed} onChange={setWashed} />
-            {strips && <Toggle label="Stripped from the stem" checked={stripped} onChange={setStripped} />}
-          </div>
-          <NumberInput
-            label="Water at the start, from"
-            unit="%"
-            hint="empty: a wide general range"
-            value={low}
-            onChange={setLow}
-            error={at('moisture.low')}
-          />
-          <NumberInput label="to" unit="%" value={high} onChange={setHigh} error={at('moisture.high')} />
-          <NumberInput
-            label="Air"
-            unit="°C"
-            value={temperature}
-            onChange={setTemperature}
-            error={at('air.temperatureC')}
-          />
-          <NumberInput
-            label="Humidity"
-            unit="%"
-            value={humidity}
-            onChange={setHumidity}
-            error={at('relativeHumidity') ?? at('air.relativeHumidity')}
-          />
-          <Outside at={number(temperature)} onUse={setHumidity} />
-          <div className="col-span-2 space-y-2">
-            <WhenAt at={since} onChange={setSince} />
-            <ProblemNotice error={start.error} />
-            <Button kind="main" type="submit" disabled={start.isPending}>
-              Start drying
-            </Button>
-          </div>
-        </form>
-      )}
+      {open && may && <HowItDries f={f} />}
     </li>
+  )
+}
+
+/** Weight, way and air. */
+function HowItDries({ f }: { f: Racking }) {
+  const {
+    start,
+    rack,
+    id,
+    setRack,
+    at,
+    racks,
+    fresh,
+    setFresh,
+    method,
+    methods,
+    setMethod,
+    washed,
+    setWashed,
+    strips,
+    stripped,
+    setStripped,
+    low,
+    setLow,
+    high,
+    setHigh,
+    temperature,
+    setTemperature,
+    humidity,
+    setHumidity,
+    since,
+    setSince,
+  } = f
+  return (
+    <form
+      className="mt-2 grid grid-cols-2 gap-2"
+      onSubmit={(e) => {
+        e.preventDefault()
+        start.mutate()
+      }}
+    >
+      <Input
+        label="Which rack"
+        value={rack}
+        list={`racks-${id}`}
+        onChange={(e) => setRack(e.target.value)}
+        error={at('rack')}
+      />
+      <datalist id={`racks-${id}`}>
+        {(racks.data ?? []).map((r) => (
+          <option key={r} value={r} />
+        ))}
+      </datalist>
+      <NumberInput label="Weight on it" unit="g" value={fresh} onChange={setFresh} error={at('freshG')} />
+      <Choose
+        label="How it dries"
+        value={method}
+        choices={METHODS.filter((m) => methods.includes(m.value))}
+        onChange={setMethod}
+        error={at('method')}
+      />
+      <div>
+        <Toggle label="Washed" checked={washed} onChange={setWashed} />
+        {strips && <Toggle label="Stripped from the stem" checked={stripped} onChange={setStripped} />}
+      </div>
+      <NumberInput
+        label="Water at the start, from"
+        unit="%"
+        hint="empty: a wide general range"
+        value={low}
+        onChange={setLow}
+        error={at('moisture.low')}
+      />
+      <NumberInput label="to" unit="%" value={high} onChange={setHigh} error={at('moisture.high')} />
+      <NumberInput
+        label="Air"
+        unit="°C"
+        value={temperature}
+        onChange={setTemperature}
+        error={at('air.temperatureC')}
+      />
+      <NumberInput
+        label="Humidity"
+        unit="%"
+        value={humidity}
+        onChange={setHumidity}
+        error={at('relativeHumidity') ?? at('air.relativeHumidity')}
+      />
+      <Outside at={number(temperature)} onUse={setHumidity} />
+      <div className="col-span-2 space-y-2">
+        <WhenAt at={since} onChange={setSince} />
+        <ProblemNotice error={start.error} />
+        <Button kind="main" type="submit" disabled={start.isPending}>
+          Start drying
+        </Button>
+      </div>
+    </form>
   )
 }
 

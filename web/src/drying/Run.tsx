@@ -332,7 +332,7 @@ const ToJar = only('record', function ToJar({ run }: { run: RunView }) {
           },
         }),
       ),
-    onSuccess: async () => {
+    after: async () => {
       await navigate(`/shelf/${id}`)
     },
   })

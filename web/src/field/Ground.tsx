@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useCommand } from '../ui/command'
+import { Sent, useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 } from 'uuid'
@@ -219,6 +219,56 @@ export function GroundMap({
           />
         </pattern>
       </defs>
+      <Outlines shapes={shapes} d={d} paper={paper} />
+      {drawing && drawing.points.length > 0 && (
+        <>
+          <path d={d(drawing.points, false)} fill="none" stroke="var(--madder)" strokeWidth="3" />
+          {drawing.points.map((p, i) => {
+            const [x, y] = paper.to(p)
+            return <circle key={i} cx={x} cy={y} r="5" fill="var(--madder)" />
+          })}
+        </>
+      )}
+      {placed.map(({ stand: s, at: [x, y], true: [trueX, trueY] }) => {
+        const state = season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'
+        return (
+          <StandAt
+            key={s.id}
+            s={s}
+            state={state}
+            onChoose={onChoose}
+            drawing={onPoint !== undefined}
+            at={[x, y]}
+            truly={[trueX, trueY]}
+            chosen={chosen}
+            W={W}
+          />
+        )
+      })}
+      {onPoint && (
+        <path
+          d={`M${at[0] - 12} ${at[1]}h24M${at[0]} ${at[1] - 12}v24`}
+          stroke="var(--madder)"
+          strokeWidth="2"
+          aria-hidden
+        />
+      )}
+    </svg>
+  )
+}
+
+/** What is drawn of the ground, and its names. */
+function Outlines({
+  shapes,
+  d,
+  paper,
+}: {
+  shapes: Shape[]
+  d: (points: Point[], closed: boolean) => string
+  paper: ReturnType<typeof onPaper>
+}) {
+  return (
+    <>
       {ORDER.flatMap((k) => shapes.filter((s) => s.kind === k)).map((s) => {
         const pen = PEN[s.kind]
         return (
@@ -254,61 +304,63 @@ export function GroundMap({
             </text>
           )
         })}
-      {drawing && drawing.points.length > 0 && (
-        <>
-          <path d={d(drawing.points, false)} fill="none" stroke="var(--madder)" strokeWidth="3" />
-          {drawing.points.map((p, i) => {
-            const [x, y] = paper.to(p)
-            return <circle key={i} cx={x} cy={y} r="5" fill="var(--madder)" />
-          })}
-        </>
+    </>
+  )
+}
+
+/** A stand where it stands, or a little aside with a line to it. */
+function StandAt({
+  s,
+  state,
+  onChoose,
+  drawing,
+  at: [x, y],
+  truly: [trueX, trueY],
+  chosen,
+  W,
+}: {
+  s: Stand
+  state: keyof typeof MARK
+  onChoose: (id: string | undefined) => void
+  /** While a line is drawn over it nothing of it can be pressed. */
+  drawing: boolean
+  at: [number, number]
+  truly: [number, number]
+  chosen: string | undefined
+  W: number
+}) {
+  return (
+    <Link
+      to={`/field/stands/${s.id}`}
+      aria-label={`${s.name}: ${MARK[state]}, ${s.commonName}`}
+      onMouseEnter={() => onChoose(s.id)}
+      onMouseLeave={() => onChoose(undefined)}
+      onFocus={() => onChoose(s.id)}
+      onBlur={() => onChoose(undefined)}
+      tabIndex={drawing ? -1 : undefined}
+      style={drawing ? { pointerEvents: 'none' } : undefined}
+    >
+      {Math.hypot(x - trueX, y - trueY) > 4 && (
+        <path d={`M${trueX} ${trueY}L${x} ${y}`} stroke="var(--soft)" strokeWidth="1.5" aria-hidden />
       )}
-      {placed.map(({ stand: s, at: [x, y], true: [trueX, trueY] }) => {
-        const state = season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'
-        return (
-          <Link
-            key={s.id}
-            to={`/field/stands/${s.id}`}
-            aria-label={`${s.name}: ${MARK[state]}, ${s.commonName}`}
-            onMouseEnter={() => onChoose(s.id)}
-            onMouseLeave={() => onChoose(undefined)}
-            onFocus={() => onChoose(s.id)}
-            onBlur={() => onChoose(undefined)}
-            tabIndex={onPoint ? -1 : undefined}
-            style={onPoint ? { pointerEvents: 'none' } : undefined}
+      <g transform={`translate(${x} ${y})`}>
+        <circle r="22" fill="transparent" />
+        {chosen === s.id && <circle r="20" fill="none" stroke="var(--ink)" strokeWidth="2.5" />}
+        <Mark state={state} size={SIZE[s.plenty]} />
+        {chosen === s.id && (
+          <text
+            y={y < 60 ? 38 : -26}
+            textAnchor={x < 150 ? 'start' : x > W - 150 ? 'end' : 'middle'}
+            fontSize="20"
+            fontWeight="600"
+            fill="var(--ink)"
+            style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5 }}
           >
-            {Math.hypot(x - trueX, y - trueY) > 4 && (
-              <path d={`M${trueX} ${trueY}L${x} ${y}`} stroke="var(--soft)" strokeWidth="1.5" aria-hidden />
-            )}
-            <g transform={`translate(${x} ${y})`}>
-              <circle r="22" fill="transparent" />
-              {chosen === s.id && <circle r="20" fill="none" stroke="var(--ink)" strokeWidth="2.5" />}
-              <Mark state={state} size={SIZE[s.plenty]} />
-              {chosen === s.id && (
-                <text
-                  y={y < 60 ? 38 : -26}
-                  textAnchor={x < 150 ? 'start' : x > W - 150 ? 'end' : 'middle'}
-                  fontSize="20"
-                  fontWeight="600"
-                  fill="var(--ink)"
-                  style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 5 }}
-                >
-                  {s.name}: {MARK[state]}
-                </text>
-              )}
-            </g>
-          </Link>
-        )
-      })}
-      {onPoint && (
-        <path
-          d={`M${at[0] - 12} ${at[1]}h24M${at[0]} ${at[1] - 12}v24`}
-          stroke="var(--madder)"
-          strokeWidth="2"
-          aria-hidden
-        />
-      )}
-    </svg>
+            {s.name}: {MARK[state]}
+          </text>
+        )}
+      </g>
+    </Link>
   )
 }
 
@@ -484,30 +536,16 @@ export function GroundPage() {
         </Loaded>
         <div className="space-y-4">
           <Only deed="record">
-            <Section title="Draw">
-              <div className="space-y-2">
-                <Choose label="What" value={kind} choices={KINDS} onChange={setKind} />
-                <Input label="Name, if it has one" value={name} onChange={(e) => setName(e.target.value)} />
-                <p className="text-soft text-sm" role="status">
-                  {points.length === 0
-                    ? 'Tap the map where it begins, then along it. By keyboard: the arrows move the cross, with Shift faster; Enter sets a point.'
-                    : `${points.length} points; it takes ${least} at least.`}
-                </p>
-                <ProblemNotice error={save.error} />
-                <div className="flex flex-wrap gap-2">
-                  <Button
-                    kind="main"
-                    disabled={points.length < least || save.isPending}
-                    onClick={() => save.mutate()}
-                  >
-                    Keep it
-                  </Button>
-                  <Button disabled={points.length === 0} onClick={() => setPoints(points.slice(0, -1))}>
-                    Take the last point back
-                  </Button>
-                </div>
-              </div>
-            </Section>
+            <Draw
+              kind={kind}
+              setKind={setKind}
+              name={name}
+              setName={setName}
+              points={points}
+              least={least}
+              save={save}
+              setPoints={setPoints}
+            />
             <Section title="From a file">
               <FileInput
                 label="GPX or GeoJSON"
@@ -523,30 +561,85 @@ export function GroundPage() {
               )}
             </Section>
           </Only>
-          <Section title="On the map">
-            <ProblemNotice error={remove.error} />
-            <ul>
-              {shapes.map((s) => (
-                <li key={s.id} className="border-line flex items-center justify-between gap-2 border-b py-1">
-                  <span>
-                    {s.name || 'no name'} <span className="text-soft text-sm">{OUTLINE[s.kind]}</span>
-                  </span>
-                  <Only deed="record">
-                    <button
-                      type="button"
-                      className="text-soft min-h-8 text-sm underline"
-                      aria-label={`Rub out ${s.name || OUTLINE[s.kind]}`}
-                      onClick={() => remove.mutate(s)}
-                    >
-                      rub out
-                    </button>
-                  </Only>
-                </li>
-              ))}
-            </ul>
-          </Section>
+          <OnTheMap remove={remove} shapes={shapes} />
         </div>
       </div>
     </Page>
+  )
+}
+
+/** Point by point on the map. */
+function Draw({
+  kind,
+  setKind,
+  name,
+  setName,
+  points,
+  least,
+  save,
+  setPoints,
+}: {
+  kind: Kind
+  setKind: (kind: Kind) => void
+  name: string
+  setName: (name: string) => void
+  points: Point[]
+  least: number
+  save: Sent
+  setPoints: (points: Point[]) => void
+}) {
+  return (
+    <Section title="Draw">
+      <div className="space-y-2">
+        <Choose label="What" value={kind} choices={KINDS} onChange={setKind} />
+        <Input label="Name, if it has one" value={name} onChange={(e) => setName(e.target.value)} />
+        <p className="text-soft text-sm" role="status">
+          {points.length === 0
+            ? 'Tap the map where it begins, then along it. By keyboard: the arrows move the cross, with Shift faster; Enter sets a point.'
+            : `${points.length} points; it takes ${least} at least.`}
+        </p>
+        <ProblemNotice error={save.error} />
+        <div className="flex flex-wrap gap-2">
+          <Button
+            kind="main"
+            disabled={points.length < least || save.isPending}
+            onClick={() => save.mutate()}
+          >
+            Keep it
+          </Button>
+          <Button disabled={points.length === 0} onClick={() => setPoints(points.slice(0, -1))}>
+            Take the last point back
+          </Button>
+        </div>
+      </div>
+    </Section>
+  )
+}
+
+/** What is drawn, and rubbing it out. */
+function OnTheMap({ remove, shapes }: { remove: Sent<Shape>; shapes: Shape[] }) {
+  return (
+    <Section title="On the map">
+      <ProblemNotice error={remove.error} />
+      <ul>
+        {shapes.map((s) => (
+          <li key={s.id} className="border-line flex items-center justify-between gap-2 border-b py-1">
+            <span>
+              {s.name || 'no name'} <span className="text-soft text-sm">{OUTLINE[s.kind]}</span>
+            </span>
+            <Only deed="record">
+              <button
+                type="button"
+                className="text-soft min-h-8 text-sm underline"
+                aria-label={`Rub out ${s.name || OUTLINE[s.kind]}`}
+                onClick={() => remove.mutate(s)}
+              >
+                rub out
+              </button>
+            </Only>
+          </li>
+        ))}
+      </ul>
+    </Section>
   )
 }

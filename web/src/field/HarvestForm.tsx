@@ -84,7 +84,8 @@ function TakeAlong({ taxon, tools }: { taxon: Schemas['TaxonView']; tools: strin
   )
 }
 
-function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
+/** A harvest as it is said, and what is said of it. */
+function useHarvestForm({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
   const navigate = useNavigate()
   const today = isoToday()
   const parts: Request['part'][] = taxon.parts.length > 0 ? taxon.parts.map((p) => p.part) : ['HERB']
@@ -152,6 +153,84 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
   const used = taxon.parts.find((p) => p.part === part)
   const findings = check.data?.findings ?? []
   const stopped = findings.some((f) => f.severity === 'STOP')
+  return {
+    part,
+    setPart,
+    setStage,
+    taxon,
+    stage,
+    parts,
+    used,
+    check,
+    tags,
+    tag,
+    setTag,
+    unweighed,
+    measured,
+    setMeasured,
+    at,
+    mass,
+    setMass,
+    setUnweighed,
+    perPlant,
+    setPerPlant,
+    ofPlants,
+    setOfPlants,
+    sex,
+    setSex,
+    today,
+    on,
+    setOn,
+    left,
+    setLeft,
+    days,
+    setDays,
+    weather,
+    setWeather,
+    share,
+    noLine,
+    findings,
+    reasons,
+    save,
+    stopped,
+    massOk,
+    stand,
+    body,
+    form,
+    id,
+    tells,
+    singly,
+    setTells,
+    setSingly,
+  }
+}
+type HarvestState = ReturnType<typeof useHarvestForm>
+
+function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
+  const f = useHarvestForm({ stand, taxon })
+  const {
+    save,
+    body,
+    unweighed,
+    measured,
+    mass,
+    part,
+    form,
+    id,
+    stage,
+    tag,
+    on,
+    perPlant,
+    ofPlants,
+    sex,
+    weather,
+    left,
+    days,
+    tells,
+    singly,
+    setTells,
+    setSingly,
+  } = f
 
   return (
     <Page title={`Harvest: ${stand.name}`}>
@@ -188,123 +267,10 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
       >
         <Steps names={['what you take', 'how much', 'look again', 'record it']}>
           <Section title="What you take">
-            <div className="space-y-3">
-              <Choose
-                label="Part"
-                value={part}
-                onChange={(p) => {
-                  setPart(p)
-                  setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
-                }}
-                choices={parts.map((p) => ({ value: p, label: PART[p] }))}
-              />
-              {used && (
-                <p className="text-soft text-sm">
-                  {used.moment}. {used.method}
-                </p>
-              )}
-              <TakeAlong taxon={taxon} tools={used?.tools ?? ''} />
-              {check.data?.advice.map((line) => (
-                <p key={line} className="text-sm font-medium">
-                  {line}
-                </p>
-              ))}
-              <Choose
-                label="Stage of the plant"
-                value={stage}
-                onChange={setStage}
-                choices={taxon.months.map((m) => ({ value: m.stage, label: STAGE[m.stage] }))}
-              />
-              {(tags.data ?? []).length > 0 && (
-                <Choose
-                  label="Which plants"
-                  value={tag}
-                  onChange={setTag}
-                  choices={[
-                    { value: '', label: 'of the stand' },
-                    ...(tags.data ?? []).map((t) => ({
-                      value: t.id,
-                      label: `tagged ${t.stake}`,
-                      hint: t.place,
-                    })),
-                  ]}
-                />
-              )}
-            </div>
+            <WhatIsTaken f={f} />
           </Section>
           <Section title="How much">
-            <div className="space-y-3">
-              {unweighed ? (
-                <Input
-                  label="How much, by eye"
-                  hint="two bags, six handfuls, a bundle"
-                  value={measured}
-                  onChange={(e) => setMeasured(e.target.value)}
-                  error={at('measuredAs')}
-                />
-              ) : (
-                <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
-              )}
-              <Toggle label="Weighed at home" checked={unweighed} onChange={setUnweighed} />
-              <Slider
-                label="Taken of each plant"
-                unit="%"
-                value={perPlant}
-                min={5}
-                max={100}
-                step={5}
-                onChange={setPerPlant}
-              />
-              <Slider
-                label="Of the plants"
-                unit="%"
-                value={ofPlants}
-                min={1}
-                max={100}
-                step={1}
-                onChange={setOfPlants}
-              />
-              {taxon.sexes && (
-                <Choose
-                  label="Which plants they were"
-                  value={sex}
-                  onChange={setSex}
-                  choices={[
-                    { value: '', label: 'not looked at' },
-                    ...(['FEMALE', 'MALE', 'BOTH'] as const).map((s) => ({ value: s, label: SEX[s] })),
-                  ]}
-                />
-              )}
-              <Input
-                label="Day"
-                type="date"
-                max={today}
-                value={on}
-                onChange={(e) => setOn(e.target.value)}
-                error={at('on')}
-              />
-              <Input
-                label="What you leave, and why"
-                value={left}
-                onChange={(e) => setLeft(e.target.value)}
-                hint="flowers for insects, seed shaken out"
-                error={at('leftStanding')}
-              />
-              <NumberInput
-                label="Come back for the rest in"
-                unit="days"
-                value={days}
-                onChange={setDays}
-                error={at('returnOn')}
-              />
-              <Input
-                label="Weather"
-                value={weather}
-                onChange={(e) => setWeather(e.target.value)}
-                hint="dry, dew, wind, sun"
-                error={at('weather')}
-              />
-            </div>
+            <HowMuch f={f} />
           </Section>
           <Section title="Looked at again today">
             <LookedAgain
@@ -317,37 +283,198 @@ function HarvestPage({ stand, taxon }: { stand: Schemas['StandView']; taxon: Sch
               onSingly={setSingly}
             />
           </Section>
-          <div className="space-y-4">
-            <Section title="The stand">
-              {check.data && (
-                <dl className="grid grid-cols-2 gap-3">
-                  <Figure label="Its share for this part" value={figure(check.data.quota * 100)} unit="%" />
-                  <Figure
-                    label="With this harvest"
-                    value={figure(check.data.sharePicked * 100 + share)}
-                    unit="%"
-                    note={`taken this year; this time ${figure(share)} %`}
-                  />
-                </dl>
-              )}
-            </Section>
-            {noLine && (
-              <p className="border-amber bg-amber-pale border-l-8 px-3 py-2">
-                There is no line: nothing has looked at this harvest yet. It is kept on the device and held
-                against the rules when the line is back; use nothing of it until then.
-              </p>
-            )}
-            <Announce text={inBreath(findings)} />
-            <Findings findings={findings} label="Harvest findings" />
-            <Acknowledge findings={findings} reasons={reasons} />
-            <ProblemNotice error={save.error} />
-            <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
-              {noLine ? 'Keep the harvest' : 'Record the harvest'}
-            </Button>
-            {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
-          </div>
+          <Verdict f={f} />
         </Steps>
       </form>
     </Page>
+  )
+}
+
+/** Which part of which plants, and what the card says of it. */
+function WhatIsTaken({ f }: { f: HarvestState }) {
+  const { part, setPart, setStage, taxon, stage, parts, used, check, tags, tag, setTag } = f
+  return (
+    <div className="space-y-3">
+      <Choose
+        label="Part"
+        value={part}
+        onChange={(p) => {
+          setPart(p)
+          setStage(taxon.parts.find((x) => x.part === p)?.stages[0] ?? stage)
+        }}
+        choices={parts.map((p) => ({ value: p, label: PART[p] }))}
+      />
+      {used && (
+        <p className="text-soft text-sm">
+          {used.moment}. {used.method}
+        </p>
+      )}
+      <TakeAlong taxon={taxon} tools={used?.tools ?? ''} />
+      {check.data?.advice.map((line) => (
+        <p key={line} className="text-sm font-medium">
+          {line}
+        </p>
+      ))}
+      <Choose
+        label="Stage of the plant"
+        value={stage}
+        onChange={setStage}
+        choices={taxon.months.map((m) => ({ value: m.stage, label: STAGE[m.stage] }))}
+      />
+      {(tags.data ?? []).length > 0 && (
+        <Choose
+          label="Which plants"
+          value={tag}
+          onChange={setTag}
+          choices={[
+            { value: '', label: 'of the stand' },
+            ...(tags.data ?? []).map((t) => ({
+              value: t.id,
+              label: `tagged ${t.stake}`,
+              hint: t.place,
+            })),
+          ]}
+        />
+      )}
+    </div>
+  )
+}
+
+/** How much of the stand, by weight or by eye, and what is left. */
+function HowMuch({ f }: { f: HarvestState }) {
+  const {
+    unweighed,
+    measured,
+    setMeasured,
+    at,
+    mass,
+    setMass,
+    setUnweighed,
+    perPlant,
+    setPerPlant,
+    ofPlants,
+    setOfPlants,
+    taxon,
+    sex,
+    setSex,
+    today,
+    on,
+    setOn,
+    left,
+    setLeft,
+    days,
+    setDays,
+    weather,
+    setWeather,
+  } = f
+  return (
+    <div className="space-y-3">
+      {unweighed ? (
+        <Input
+          label="How much, by eye"
+          hint="two bags, six handfuls, a bundle"
+          value={measured}
+          onChange={(e) => setMeasured(e.target.value)}
+          error={at('measuredAs')}
+        />
+      ) : (
+        <NumberInput label="Weight" unit="g" value={mass} onChange={setMass} error={at('massG')} />
+      )}
+      <Toggle label="Weighed at home" checked={unweighed} onChange={setUnweighed} />
+      <Slider
+        label="Taken of each plant"
+        unit="%"
+        value={perPlant}
+        min={5}
+        max={100}
+        step={5}
+        onChange={setPerPlant}
+      />
+      <Slider
+        label="Of the plants"
+        unit="%"
+        value={ofPlants}
+        min={1}
+        max={100}
+        step={1}
+        onChange={setOfPlants}
+      />
+      {taxon.sexes && (
+        <Choose
+          label="Which plants they were"
+          value={sex}
+          onChange={setSex}
+          choices={[
+            { value: '', label: 'not looked at' },
+            ...(['FEMALE', 'MALE', 'BOTH'] as const).map((s) => ({ value: s, label: SEX[s] })),
+          ]}
+        />
+      )}
+      <Input
+        label="Day"
+        type="date"
+        max={today}
+        value={on}
+        onChange={(e) => setOn(e.target.value)}
+        error={at('on')}
+      />
+      <Input
+        label="What you leave, and why"
+        value={left}
+        onChange={(e) => setLeft(e.target.value)}
+        hint="flowers for insects, seed shaken out"
+        error={at('leftStanding')}
+      />
+      <NumberInput
+        label="Come back for the rest in"
+        unit="days"
+        value={days}
+        onChange={setDays}
+        error={at('returnOn')}
+      />
+      <Input
+        label="Weather"
+        value={weather}
+        onChange={(e) => setWeather(e.target.value)}
+        hint="dry, dew, wind, sun"
+        error={at('weather')}
+      />
+    </div>
+  )
+}
+
+/** What the stand bears, and what is said of this harvest. */
+function Verdict({ f }: { f: HarvestState }) {
+  const { check, share, noLine, findings, reasons, save, stopped, massOk } = f
+  return (
+    <div className="space-y-4">
+      <Section title="The stand">
+        {check.data && (
+          <dl className="grid grid-cols-2 gap-3">
+            <Figure label="Its share for this part" value={figure(check.data.quota * 100)} unit="%" />
+            <Figure
+              label="With this harvest"
+              value={figure(check.data.sharePicked * 100 + share)}
+              unit="%"
+              note={`taken this year; this time ${figure(share)} %`}
+            />
+          </dl>
+        )}
+      </Section>
+      {noLine && (
+        <p className="border-amber bg-amber-pale border-l-8 px-3 py-2">
+          There is no line: nothing has looked at this harvest yet. It is kept on the device and held against
+          the rules when the line is back; use nothing of it until then.
+        </p>
+      )}
+      <Announce text={inBreath(findings)} />
+      <Findings findings={findings} label="Harvest findings" />
+      <Acknowledge findings={findings} reasons={reasons} />
+      <ProblemNotice error={save.error} />
+      <Button kind="main" type="submit" disabled={save.isPending || stopped || !massOk}>
+        {noLine ? 'Keep the harvest' : 'Record the harvest'}
+      </Button>
+      {stopped && <p className="text-madder font-medium">Refused until the STOP above is resolved.</p>}
+    </div>
   )
 }

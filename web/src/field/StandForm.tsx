@@ -133,51 +133,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
     <form noValidate className="mb-4" onSubmit={f.submit((v) => save.mutate({ v, version: seen.version }))}>
       <Unsaved form={draft} />
       <Section title={stand ? 'The stand' : 'A new stand'}>
-        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-          <Choose
-            label="Taken for"
-            {...f.chosen('taxonId')}
-            choices={
-              taxa.data
-                ? [
-                    { value: '', label: 'nobody knows yet' },
-                    ...taxa.data.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
-                  ]
-                : []
-            }
-          />
-          <Input label="Name of the stand" {...f.text('name')} />
-          <Input label="Place" {...f.text('place')} />
-          <Input
-            label="Toxic plant growing within it"
-            hint="leave empty if none was seen"
-            {...f.text('neighbour')}
-          />
-          <Choose label="Ground" {...f.chosen('ground')} choices={[...GROUND]} />
-          <Choose label="Whose land" {...f.chosen('permission')} choices={[...PERMISSION]} />
-          <Choose label="How much there is" {...f.chosen('plenty')} choices={[...PLENTY]} />
-          <Toggle
-            label="Protected plant or place"
-            checked={f.values.protectedSpecies}
-            onChange={f.chosen('protectedSpecies').onChange}
-          />
-        </div>
-        <div className="mt-3 grid grid-cols-2 gap-3 lg:grid-cols-4">
-          <Input
-            label="Latitude"
-            hint="in degrees, if it is to be on the map"
-            inputMode="decimal"
-            {...f.text('latitude')}
-          />
-          <Input label="Longitude" inputMode="decimal" {...f.text('longitude')} />
-          <Input label="Height above the sea, m" inputMode="decimal" {...f.text('elevationM')} />
-          <Input
-            label="Growing there since the year"
-            hint="for roots and bark, which want old plants"
-            inputMode="numeric"
-            {...f.text('growingSince')}
-          />
-        </div>
+        <Fields f={f} taxa={taxa} />
         <div className="mt-3 space-y-3">
           {(stand || askedWhy) && (
             <Input
@@ -220,5 +176,58 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
         </div>
       </Section>
     </form>
+  )
+}
+
+/** What it is and where. */
+function Fields({ f, taxa }: { f: ReturnType<typeof useFields<Values>>; taxa: ReturnType<typeof useTaxa> }) {
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+        <Choose
+          label="Taken for"
+          {...f.chosen('taxonId')}
+          choices={
+            taxa.data
+              ? [
+                  { value: '', label: 'nobody knows yet' },
+                  ...taxa.data.map((t) => ({ value: t.id, label: t.commonName, hint: t.name })),
+                ]
+              : []
+          }
+        />
+        <Input label="Name of the stand" {...f.text('name')} />
+        <Input label="Place" {...f.text('place')} />
+        <Input
+          label="Toxic plant growing within it"
+          hint="leave empty if none was seen"
+          {...f.text('neighbour')}
+        />
+        <Choose label="Ground" {...f.chosen('ground')} choices={[...GROUND]} />
+        <Choose label="Whose land" {...f.chosen('permission')} choices={[...PERMISSION]} />
+        <Choose label="How much there is" {...f.chosen('plenty')} choices={[...PLENTY]} />
+        <Toggle
+          label="Protected plant or place"
+          checked={f.values.protectedSpecies}
+          onChange={f.chosen('protectedSpecies').onChange}
+        />
+      </div>
+      <div className="mt-3 grid grid-cols-2 gap-3 lg:grid-cols-4">
+        <Input
+          label="Latitude"
+          hint="in degrees, if it is to be on the map"
+          inputMode="decimal"
+          {...f.text('latitude')}
+        />
+        <Input label="Longitude" inputMode="decimal" {...f.text('longitude')} />
+        <Input label="Height above the sea, m" inputMode="decimal" {...f.text('elevationM')} />
+        <Input
+          label="Growing there since the year"
+          hint="for roots and bark, which want old plants"
+          inputMode="numeric"
+          {...f.text('growingSince')}
+        />
+      </div>
+    </>
   )
 }

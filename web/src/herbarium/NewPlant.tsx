@@ -40,7 +40,8 @@ export const NewPlant = pageOnly('keep', function NewPlant() {
   return <Loaded query={characters}>{(all) => <Form all={all} />}</Loaded>
 })
 
-function Form({ all }: { all: Character[] }) {
+/** A plant as it is described, and its saving. */
+function useNewPlant({ all }: { all: Character[] }) {
   const navigate = useNavigate()
   const session = useSession()
   const taxa = useTaxa()
@@ -93,7 +94,7 @@ function Form({ all }: { all: Character[] }) {
       }
       return ask(api.PUT('/api/herbarium/taxa/{id}/card', { params: { path: { id } }, body: card }))
     },
-    onSuccess: (view) => kept(view.card.id),
+    after: (view) => kept(view.card.id),
   })
   const read = useCommand('herbarium', {
     mutationFn: (yaml: string) =>
@@ -104,10 +105,40 @@ function Form({ all }: { all: Character[] }) {
           headers: { 'Content-Type': 'application/yaml' },
         }),
       ),
-    onSuccess: (view) => kept(view.card.id),
+    after: (view) => kept(view.card.id),
   })
   const visible = all.filter((c) => c.groups.includes(group))
   const organs = [...new Set(visible.map((c) => c.organ))]
+  return {
+    read,
+    text,
+    setText,
+    names,
+    set,
+    book,
+    setBook,
+    group,
+    setGroup,
+    setMonths,
+    setStates,
+    danger,
+    setDanger,
+    likes,
+    taxa,
+    setLikes,
+    organs,
+    visible,
+    states,
+    kept,
+    save,
+    months,
+  }
+}
+type NewPlantForm = ReturnType<typeof useNewPlant>
+
+function Form({ all }: { all: Character[] }) {
+  const f = useNewPlant({ all })
+  const { setText, text, save, group, months, setMonths, states } = f
   return (
     <Page
       title="A plant of your own"
@@ -122,26 +153,7 @@ function Form({ all }: { all: Character[] }) {
         look-alikes are checked and its cautions written down.
       </p>
       {text !== null ? (
-        <form
-          className="max-w-4xl space-y-3"
-          onSubmit={(e) => {
-            e.preventDefault()
-            read.mutate(text)
-          }}
-        >
-          <label className="block">
-            <span className="text-soft block text-sm font-medium">The card, as YAML</span>
-            <textarea
-              className="bg-sheet border-line h-96 w-full border-2 p-2 font-mono text-sm"
-              value={text}
-              onChange={(e) => setText(e.target.value)}
-            />
-          </label>
-          <ProblemNotice error={read.error} />
-          <Button kind="main" type="submit" disabled={read.isPending || text.trim() === ''}>
-            Check and keep it
-          </Button>
-        </form>
+        <Written f={f} />
       ) : (
         <form
           className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]"
@@ -151,59 +163,7 @@ function Form({ all }: { all: Character[] }) {
           }}
         >
           <div className="space-y-4">
-            <Section title="Names">
-              <div className="grid gap-3 sm:grid-cols-2">
-                <Input label="Scientific name" value={names.name} onChange={set('name')} />
-                <Input label="Author" value={names.author} onChange={set('author')} />
-                <Input
-                  label="Common names"
-                  hint="separated by commas, the usual one first"
-                  value={names.common}
-                  onChange={set('common')}
-                />
-                <Input label="Family" value={names.family} onChange={set('family')} />
-                <Input
-                  label="Life form"
-                  hint="as perennial herb, shrub"
-                  value={names.lifeForm}
-                  onChange={set('lifeForm')}
-                />
-                <Input label="Where it grows" value={names.habitat} onChange={set('habitat')} />
-                <Input
-                  label="Book the description is from"
-                  value={book.title}
-                  onChange={(e) => setBook({ ...book, title: e.target.value })}
-                />
-                <Input
-                  label="Its year"
-                  inputMode="numeric"
-                  value={book.year}
-                  onChange={(e) => setBook({ ...book, year: e.target.value })}
-                />
-                <Choose
-                  label="Kind"
-                  value={group}
-                  choices={(Object.keys(STAGES) as Group[]).map((g) => ({
-                    value: g,
-                    label: GROUP[g],
-                  }))}
-                  onChange={(g) => {
-                    setGroup(g)
-                    setMonths({})
-                    setStates({})
-                  }}
-                />
-                <Choose
-                  label="Danger"
-                  value={danger}
-                  choices={(['HARMLESS', 'WEAKER', 'IRRITANT', 'POISONOUS', 'DEADLY'] as const).map((d) => ({
-                    value: d,
-                    label: DANGER[d],
-                  }))}
-                  onChange={setDanger}
-                />
-              </div>
-            </Section>
+            <Names f={f} />
             <Section title="When it is seen">
               {STAGES[group].map((s) => (
                 <Months
@@ -214,75 +174,13 @@ function Form({ all }: { all: Character[] }) {
                 />
               ))}
             </Section>
-            <Section title="Look-alikes">
-              {likes.map((l, i) => (
-                <div key={i} className="mb-2 grid gap-2 sm:grid-cols-3">
-                  <Choose
-                    label="Looks like"
-                    value={l.taxon}
-                    choices={(taxa.data ?? []).map((t) => ({
-                      value: t.id,
-                      label: t.commonName,
-                      hint: t.name,
-                    }))}
-                    onChange={(taxon) => setLikes(likes.map((x, j) => (j === i ? { ...x, taxon } : x)))}
-                  />
-                  <Input
-                    label="What tells them apart"
-                    value={l.tells}
-                    onChange={(e) =>
-                      setLikes(likes.map((x, j) => (j === i ? { ...x, tells: e.target.value } : x)))
-                    }
-                  />
-                  <Input
-                    label="Decisive characters"
-                    hint="ids, separated by commas"
-                    value={l.decisive}
-                    onChange={(e) =>
-                      setLikes(likes.map((x, j) => (j === i ? { ...x, decisive: e.target.value } : x)))
-                    }
-                  />
-                </div>
-              ))}
-              <Button onClick={() => setLikes([...likes, { taxon: '', tells: '', decisive: '' }])}>
-                Add a look-alike
-              </Button>
-            </Section>
+            <LookAlikes f={f} />
             <Section title="What it always shows">
               <p className="text-soft mb-2 text-sm">
                 Leave out what varies or what you do not know; six characters at least. Usual and rare states,
                 and stages apart, can be written in the card as a file.
               </p>
-              {organs.map((o) => (
-                <details key={o} className="border-line border-b py-1">
-                  <summary className="min-h-7 cursor-pointer font-semibold">
-                    {ORGAN[o]}{' '}
-                    <span className="text-soft font-normal">
-                      {visible.filter((c) => c.organ === o && states[c.id]).length} of{' '}
-                      {visible.filter((c) => c.organ === o).length}
-                    </span>
-                  </summary>
-                  <div className="grid gap-3 py-2 sm:grid-cols-2">
-                    {visible
-                      .filter((c) => c.organ === o)
-                      .map((c) => (
-                        <Choose
-                          key={c.id}
-                          label={c.name}
-                          value={states[c.id] ?? ''}
-                          choices={[
-                            { value: '', label: 'not known' },
-                            ...c.states.map((s) => ({ value: s.id, label: s.words })),
-                          ]}
-                          onChange={(s) => {
-                            const kept = Object.entries(states).filter(([k]) => k !== c.id)
-                            setStates(Object.fromEntries(s === '' ? kept : [...kept, [c.id, s]]))
-                          }}
-                        />
-                      ))}
-                  </div>
-                </details>
-              ))}
+              <Characters f={f} />
             </Section>
             <ProblemNotice error={save.error} />
             <Button kind="main" type="submit" disabled={save.isPending}>
@@ -302,6 +200,172 @@ function Form({ all }: { all: Character[] }) {
         </form>
       )}
     </Page>
+  )
+}
+
+/** A card written as a file. */
+function Written({ f }: { f: NewPlantForm }) {
+  const { read, text, setText } = f
+  if (text === null) return null
+  return (
+    <form
+      className="max-w-4xl space-y-3"
+      onSubmit={(e) => {
+        e.preventDefault()
+        read.mutate(text)
+      }}
+    >
+      <label className="block">
+        <span className="text-soft block text-sm font-medium">The card, as YAML</span>
+        <textarea
+          className="bg-sheet border-line h-96 w-full border-2 p-2 font-mono text-sm"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      <ProblemNotice error={read.error} />
+      <Button kind="main" type="submit" disabled={read.isPending || text.trim() === ''}>
+        Check and keep it
+      </Button>
+    </form>
+  )
+}
+
+/** Names, book and danger. */
+function Names({ f }: { f: NewPlantForm }) {
+  const { names, set, book, setBook, group, setGroup, setMonths, setStates, danger, setDanger } = f
+  return (
+    <Section title="Names">
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Input label="Scientific name" value={names.name} onChange={set('name')} />
+        <Input label="Author" value={names.author} onChange={set('author')} />
+        <Input
+          label="Common names"
+          hint="separated by commas, the usual one first"
+          value={names.common}
+          onChange={set('common')}
+        />
+        <Input label="Family" value={names.family} onChange={set('family')} />
+        <Input
+          label="Life form"
+          hint="as perennial herb, shrub"
+          value={names.lifeForm}
+          onChange={set('lifeForm')}
+        />
+        <Input label="Where it grows" value={names.habitat} onChange={set('habitat')} />
+        <Input
+          label="Book the description is from"
+          value={book.title}
+          onChange={(e) => setBook({ ...book, title: e.target.value })}
+        />
+        <Input
+          label="Its year"
+          inputMode="numeric"
+          value={book.year}
+          onChange={(e) => setBook({ ...book, year: e.target.value })}
+        />
+        <Choose
+          label="Kind"
+          value={group}
+          choices={(Object.keys(STAGES) as Group[]).map((g) => ({
+            value: g,
+            label: GROUP[g],
+          }))}
+          onChange={(g) => {
+            setGroup(g)
+            setMonths({})
+            setStates({})
+          }}
+        />
+        <Choose
+          label="Danger"
+          value={danger}
+          choices={(['HARMLESS', 'WEAKER', 'IRRITANT', 'POISONOUS', 'DEADLY'] as const).map((d) => ({
+            value: d,
+            label: DANGER[d],
+          }))}
+          onChange={setDanger}
+        />
+      </div>
+    </Section>
+  )
+}
+
+/** What it is taken for, and what tells them apart. */
+function LookAlikes({ f }: { f: NewPlantForm }) {
+  const { likes, taxa, setLikes } = f
+  return (
+    <Section title="Look-alikes">
+      {likes.map((l, i) => (
+        <div key={i} className="mb-2 grid gap-2 sm:grid-cols-3">
+          <Choose
+            label="Looks like"
+            value={l.taxon}
+            choices={(taxa.data ?? []).map((t) => ({
+              value: t.id,
+              label: t.commonName,
+              hint: t.name,
+            }))}
+            onChange={(taxon) => setLikes(likes.map((x, j) => (j === i ? { ...x, taxon } : x)))}
+          />
+          <Input
+            label="What tells them apart"
+            value={l.tells}
+            onChange={(e) => setLikes(likes.map((x, j) => (j === i ? { ...x, tells: e.target.value } : x)))}
+          />
+          <Input
+            label="Decisive characters"
+            hint="ids, separated by commas"
+            value={l.decisive}
+            onChange={(e) =>
+              setLikes(likes.map((x, j) => (j === i ? { ...x, decisive: e.target.value } : x)))
+            }
+          />
+        </div>
+      ))}
+      <Button onClick={() => setLikes([...likes, { taxon: '', tells: '', decisive: '' }])}>
+        Add a look-alike
+      </Button>
+    </Section>
+  )
+}
+
+/** Its characters, organ by organ. */
+function Characters({ f }: { f: NewPlantForm }) {
+  const { organs, visible, states, setStates } = f
+  return (
+    <>
+      {organs.map((o) => (
+        <details key={o} className="border-line border-b py-1">
+          <summary className="min-h-7 cursor-pointer font-semibold">
+            {ORGAN[o]}{' '}
+            <span className="text-soft font-normal">
+              {visible.filter((c) => c.organ === o && states[c.id]).length} of{' '}
+              {visible.filter((c) => c.organ === o).length}
+            </span>
+          </summary>
+          <div className="grid gap-3 py-2 sm:grid-cols-2">
+            {visible
+              .filter((c) => c.organ === o)
+              .map((c) => (
+                <Choose
+                  key={c.id}
+                  label={c.name}
+                  value={states[c.id] ?? ''}
+                  choices={[
+                    { value: '', label: 'not known' },
+                    ...c.states.map((s) => ({ value: s.id, label: s.words })),
+                  ]}
+                  onChange={(s) => {
+                    const kept = Object.entries(states).filter(([k]) => k !== c.id)
+                    setStates(Object.fromEntries(s === '' ? kept : [...kept, [c.id, s]]))
+                  }}
+                />
+              ))}
+          </div>
+        </details>
+      ))}
+    </>
   )
 }
 

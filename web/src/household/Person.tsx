@@ -77,13 +77,8 @@ export function Person({ more }: { more?: (person: PersonView) => React.ReactNod
   )
 }
 
-function PersonForm({
-  person,
-  more,
-}: {
-  person: PersonView | undefined
-  more: ((person: PersonView) => React.ReactNode) | undefined
-}) {
+/** What is typed of a person, and its saving. */
+function usePersonForm(person: PersonView | undefined) {
   const navigate = useNavigate()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ person, version: person?.version ?? 0 })
@@ -148,6 +143,66 @@ function PersonForm({
   const at = (field: string) => problem?.errors?.find((e) => e.field === field)?.message
   const flip = <T,>(list: T[], item: T) =>
     list.includes(item) ? list.filter((i) => i !== item) : [...list, item]
+  return {
+    name,
+    setName,
+    at,
+    bornOn,
+    setBornOn,
+    age,
+    setAge,
+    weight,
+    setWeight,
+    height,
+    setHeight,
+    trimester,
+    setTrimester,
+    feeding,
+    setFeeding,
+    operation,
+    setOperation,
+    recipient,
+    setRecipient,
+    setFamilies,
+    families,
+    known,
+    person,
+    draft,
+    save,
+    seen,
+    body,
+    named,
+    setNamed,
+    medicines,
+    setMedicines,
+    flip,
+    conditions,
+    setConditions,
+  }
+}
+type PersonFormState = ReturnType<typeof usePersonForm>
+
+function PersonForm({
+  person,
+  more,
+}: {
+  person: PersonView | undefined
+  more: ((person: PersonView) => React.ReactNode) | undefined
+}) {
+  const f = usePersonForm(person)
+  const {
+    draft,
+    save,
+    seen,
+    body,
+    named,
+    setNamed,
+    medicines,
+    setMedicines,
+    flip,
+    conditions,
+    setConditions,
+  } = f
 
   return (
     <Page title={person ? person.name : 'Somebody new'}>
@@ -162,59 +217,7 @@ function PersonForm({
         }}
       >
         <Section title="Who">
-          <div className="space-y-3">
-            <Input label="Name" value={name} onChange={(e) => setName(e.target.value)} error={at('name')} />
-            <Input
-              label="Born on"
-              type="date"
-              value={bornOn}
-              onChange={(e) => setBornOn(e.target.value)}
-              error={at('bornOn')}
-            />
-            <NumberInput
-              label="or an age"
-              unit="years"
-              value={age}
-              onChange={(typed) => {
-                setAge(typed)
-                const years = yearsOf(typed)
-                // A date taken from what stood here before must not stay behind an age that can't be read.
-                if (typed.trim()) setBornOn(years === undefined ? '' : bornBefore(years))
-              }}
-              error={age.trim() && yearsOf(age) === undefined ? 'is no age from 0 to 120 years' : undefined}
-              hint="if the day is not known; then it is taken as today"
-            />
-            <NumberInput
-              label="Weight"
-              unit="kg"
-              value={weight}
-              onChange={setWeight}
-              error={at('weightKg')}
-            />
-            <NumberInput
-              label="Height"
-              unit="cm"
-              value={height}
-              onChange={setHeight}
-              error={at('heightCm')}
-            />
-            <Choose
-              label="Pregnancy"
-              value={trimester}
-              onChange={setTrimester}
-              choices={[...TRIMESTERS]}
-              error={at('trimester')}
-            />
-            <Toggle label="Breast-feeding" checked={feeding} onChange={setFeeding} />
-            <Input
-              label="Operation planned on"
-              type="date"
-              value={operation}
-              onChange={(e) => setOperation(e.target.value)}
-              error={at('operationOn')}
-            />
-            <Toggle label="Lives elsewhere, is given things" checked={recipient} onChange={setRecipient} />
-          </div>
+          <WhoItIs f={f} />
         </Section>
         <Section title="Medicines taken">
           <MedicineNames chosen={named} onChange={setNamed} />
@@ -233,34 +236,7 @@ function PersonForm({
             chosen={conditions}
             onFlip={(c) => setConditions(flip(conditions, c))}
           />
-          <div className="mt-3 space-y-2">
-            <Choose
-              label="Allergic to a plant family"
-              value=""
-              onChange={(f) => setFamilies([...new Set([...families, f])])}
-              choices={(known.data ?? []).map((f) => ({
-                value: f.latin,
-                label: f.words,
-                hint: f.examples || f.latin,
-              }))}
-              error={at('allergyFamilies')}
-            />
-            <ul className="flex flex-wrap gap-2">
-              {families.map((f) => (
-                <li key={f} className="border-line border-2">
-                  <span className="px-2">{known.data?.find((k) => k.latin === f)?.words ?? f}</span>
-                  <button
-                    type="button"
-                    className="border-line min-h-9 min-w-9 border-l-2"
-                    aria-label={`no allergy to ${f}`}
-                    onClick={() => setFamilies(families.filter((x) => x !== f))}
-                  >
-                    ×
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </div>
+          <Allergies f={f} />
         </Section>
         <div className="space-y-3 lg:col-span-3">
           <ProblemNotice error={save.error} />
@@ -281,6 +257,109 @@ function PersonForm({
       </form>
       {person && more?.(person)}
     </Page>
+  )
+}
+
+/** Name, age, weight, and what else decides a dose. */
+function WhoItIs({ f }: { f: PersonFormState }) {
+  const {
+    name,
+    setName,
+    at,
+    bornOn,
+    setBornOn,
+    age,
+    setAge,
+    weight,
+    setWeight,
+    height,
+    setHeight,
+    trimester,
+    setTrimester,
+    feeding,
+    setFeeding,
+    operation,
+    setOperation,
+    recipient,
+    setRecipient,
+  } = f
+  return (
+    <div className="space-y-3">
+      <Input label="Name" value={name} onChange={(e) => setName(e.target.value)} error={at('name')} />
+      <Input
+        label="Born on"
+        type="date"
+        value={bornOn}
+        onChange={(e) => setBornOn(e.target.value)}
+        error={at('bornOn')}
+      />
+      <NumberInput
+        label="or an age"
+        unit="years"
+        value={age}
+        onChange={(typed) => {
+          setAge(typed)
+          const years = yearsOf(typed)
+          // A date taken from what stood here before must not stay behind an age that can't be read.
+          if (typed.trim()) setBornOn(years === undefined ? '' : bornBefore(years))
+        }}
+        error={age.trim() && yearsOf(age) === undefined ? 'is no age from 0 to 120 years' : undefined}
+        hint="if the day is not known; then it is taken as today"
+      />
+      <NumberInput label="Weight" unit="kg" value={weight} onChange={setWeight} error={at('weightKg')} />
+      <NumberInput label="Height" unit="cm" value={height} onChange={setHeight} error={at('heightCm')} />
+      <Choose
+        label="Pregnancy"
+        value={trimester}
+        onChange={setTrimester}
+        choices={[...TRIMESTERS]}
+        error={at('trimester')}
+      />
+      <Toggle label="Breast-feeding" checked={feeding} onChange={setFeeding} />
+      <Input
+        label="Operation planned on"
+        type="date"
+        value={operation}
+        onChange={(e) => setOperation(e.target.value)}
+        error={at('operationOn')}
+      />
+      <Toggle label="Lives elsewhere, is given things" checked={recipient} onChange={setRecipient} />
+    </div>
+  )
+}
+
+/** Plant families that are not borne. */
+function Allergies({ f }: { f: PersonFormState }) {
+  const { setFamilies, families, known, at } = f
+  return (
+    <div className="mt-3 space-y-2">
+      <Choose
+        label="Allergic to a plant family"
+        value=""
+        onChange={(f) => setFamilies([...new Set([...families, f])])}
+        choices={(known.data ?? []).map((f) => ({
+          value: f.latin,
+          label: f.words,
+          hint: f.examples || f.latin,
+        }))}
+        error={at('allergyFamilies')}
+      />
+      <ul className="flex flex-wrap gap-2">
+        {families.map((f) => (
+          <li key={f} className="border-line border-2">
+            <span className="px-2">{known.data?.find((k) => k.latin === f)?.words ?? f}</span>
+            <button
+              type="button"
+              className="border-line min-h-9 min-w-9 border-l-2"
+              aria-label={`no allergy to ${f}`}
+              onClick={() => setFamilies(families.filter((x) => x !== f))}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
   )
 }
 

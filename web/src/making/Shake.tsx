@@ -25,9 +25,7 @@ export function Shake({ batch }: { batch: BatchView }) {
           body: { id, on },
         }),
       ),
-    onSettled: async () => {
-      setId(v7())
-    },
+    onSuccess: () => setId(v7()),
   })
   if (batch.status !== 'STEEPING') return null
   return (

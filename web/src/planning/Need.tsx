@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useSearchParams, Link } from 'react-router'
-import { api, ask } from '../api/client'
+import { api, ask, Schemas } from '../api/client'
 import { usePeople } from '../household/queries'
 import { useState } from 'react'
 import { Choose } from '../ui/Choose'
@@ -75,94 +75,111 @@ export function Need() {
           onChange={(p) => set({ person: p })}
         />
       </div>
-      {meant && (
-        <div className="mb-4 max-w-5xl space-y-2" aria-live="polite">
-          <Findings findings={meant.findings} label="What belongs to a doctor" />
-          {meant.findings.some((f) => f.code === 'GRAVE_ILLNESS') && (
-            <ButtonLink kind="grave" to="/help">
-              What to do now, and whom to call
-            </ButtonLink>
-          )}
-          {meant.findings.length === 0 && meant.needs.length === 0 && (
-            <p>
-              No card speaks of that, or it was not understood. If it lasts, grows or frightens you, see a
-              doctor; if something was swallowed, or somebody is very ill,{' '}
-              <Link to="/help" className="text-madder font-semibold underline">
-                look here first
-              </Link>
-              . Else choose from the list.
-            </p>
-          )}
-          {meant.needs.length > 0 && (
-            <p className="flex flex-wrap items-center gap-2">
-              <span className="text-soft">Is it</span>
-              {meant.needs.map((n) => (
-                <Button key={n} aria-pressed={n === need} onClick={() => set({ need: n })}>
-                  {n}
-                </Button>
-              ))}
-            </p>
-          )}
-        </div>
-      )}
+      {meant && <Meant meant={meant} need={need} set={set} />}
       {meant && meant.findings.length > 0 ? (
         <SafetyLine />
       ) : need === '' ? (
         <Empty>Choose a need. Plants then stand in order: best evidence first, gentle before strong.</Empty>
       ) : (
-        <Loaded query={plants}>
-          {(answer) => (
-            <div className="grid gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-              <div className="space-y-3">
-                <Findings findings={answer.findings} label="Findings on the need" />
-                {answer.suggestions.length === 0 && answer.findings.length === 0 && (
-                  <Empty>No plant is left for this.</Empty>
-                )}
-                <ol className="space-y-2">
-                  {answer.suggestions.map((s) => (
-                    <li key={s.taxon} className="bg-sheet border-line flex gap-3 border-t-2 px-3 py-2">
-                      <div className="flex-1">
-                        <Link className="text-lg font-semibold underline" to={`/herbarium/${s.taxon}`}>
-                          {s.commonName}
-                        </Link>{' '}
-                        <span className="font-plant italic">{s.name}</span>
-                        <p>
-                          {s.parts.map((p) => PART[p]).join(', ')}
-                          {s.route ? `, ${ROUTE[s.route]}` : ''}
-                          {s.potency ? ` · ${POTENCY[s.potency]}` : ''}
-                        </p>
-                        <p className="text-soft text-sm">{capital(s.because.join(' · '))}</p>
-                        {s.notFor.length > 0 && (
-                          <p className="text-madder text-sm">
-                            <strong>Not for:</strong> {s.notFor.join('; ')}
-                          </p>
-                        )}
-                      </div>
-                      <span className="text-water self-center text-sm font-semibold">
-                        {NEARNESS[s.nearness]}
-                      </span>
-                    </li>
-                  ))}
-                </ol>
-              </div>
-              <div className="space-y-3">
-                {answer.dropped.length > 0 && (
-                  <Section title="Left out for this person">
-                    <ul className="space-y-1">
-                      {answer.dropped.map((d) => (
-                        <li key={d.taxon}>
-                          <strong>{d.commonName}:</strong> {d.reason}
-                        </li>
-                      ))}
-                    </ul>
-                  </Section>
-                )}
-                <SafetyLine />
-              </div>
-            </div>
-          )}
-        </Loaded>
+        <Loaded query={plants}>{(answer) => <Suggested answer={answer} />}</Loaded>
       )}
     </Page>
+  )
+}
+
+/** What was understood of the words, and what belongs to a doctor. */
+function Meant({
+  meant,
+  need,
+  set,
+}: {
+  meant: {
+    findings: { code: string; severity: 'STOP' | 'HOLD' | 'WARN' | 'NOTE'; message: string; action: string }[]
+    needs: string[]
+  }
+  need: string
+  set: (values: { need?: string; person?: string }) => void
+}) {
+  return (
+    <div className="mb-4 max-w-5xl space-y-2" aria-live="polite">
+      <Findings findings={meant.findings} label="What belongs to a doctor" />
+      {meant.findings.some((f) => f.code === 'GRAVE_ILLNESS') && (
+        <ButtonLink kind="grave" to="/help">
+          What to do now, and whom to call
+        </ButtonLink>
+      )}
+      {meant.findings.length === 0 && meant.needs.length === 0 && (
+        <p>
+          No card speaks of that, or it was not understood. If it lasts, grows or frightens you, see a doctor;
+          if something was swallowed, or somebody is very ill,{' '}
+          <Link to="/help" className="text-madder font-semibold underline">
+            look here first
+          </Link>
+          . Else choose from the list.
+        </p>
+      )}
+      {meant.needs.length > 0 && (
+        <p className="flex flex-wrap items-center gap-2">
+          <span className="text-soft">Is it</span>
+          {meant.needs.map((n) => (
+            <Button key={n} aria-pressed={n === need} onClick={() => set({ need: n })}>
+              {n}
+            </Button>
+          ))}
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** Plants in order, and what was left out for whom. */
+function Suggested({ answer }: { answer: Schemas['NeedAnswer'] }) {
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+      <div className="space-y-3">
+        <Findings findings={answer.findings} label="Findings on the need" />
+        {answer.suggestions.length === 0 && answer.findings.length === 0 && (
+          <Empty>No plant is left for this.</Empty>
+        )}
+        <ol className="space-y-2">
+          {answer.suggestions.map((s) => (
+            <li key={s.taxon} className="bg-sheet border-line flex gap-3 border-t-2 px-3 py-2">
+              <div className="flex-1">
+                <Link className="text-lg font-semibold underline" to={`/herbarium/${s.taxon}`}>
+                  {s.commonName}
+                </Link>{' '}
+                <span className="font-plant italic">{s.name}</span>
+                <p>
+                  {s.parts.map((p) => PART[p]).join(', ')}
+                  {s.route ? `, ${ROUTE[s.route]}` : ''}
+                  {s.potency ? ` · ${POTENCY[s.potency]}` : ''}
+                </p>
+                <p className="text-soft text-sm">{capital(s.because.join(' · '))}</p>
+                {s.notFor.length > 0 && (
+                  <p className="text-madder text-sm">
+                    <strong>Not for:</strong> {s.notFor.join('; ')}
+                  </p>
+                )}
+              </div>
+              <span className="text-water self-center text-sm font-semibold">{NEARNESS[s.nearness]}</span>
+            </li>
+          ))}
+        </ol>
+      </div>
+      <div className="space-y-3">
+        {answer.dropped.length > 0 && (
+          <Section title="Left out for this person">
+            <ul className="space-y-1">
+              {answer.dropped.map((d) => (
+                <li key={d.taxon}>
+                  <strong>{d.commonName}:</strong> {d.reason}
+                </li>
+              ))}
+            </ul>
+          </Section>
+        )}
+        <SafetyLine />
+      </div>
+    </div>
   )
 }

@@ -77,9 +77,7 @@ function Details({ lot, onDone }: { lot: LotView; onDone: () => void }) {
           },
         }),
       ),
-    onSuccess: async () => {
-      onDone()
-    },
+    after: onDone,
   })
   const at = (field: string) => errorAt(save.error, field)
   return (

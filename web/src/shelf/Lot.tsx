@@ -50,40 +50,7 @@ function LotPage({ lot }: { lot: LotView }) {
       title={`${lot.name} ${lot.code}`}
       actions={
         <>
-          <a
-            className="border-line bg-sheet hover:border-water inline-flex min-h-11 items-center border-2 px-4 font-semibold"
-            href={`/api/shelf/lots/${lot.id}/label.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            <Unprintable lot={lot} />
-            Label (PDF)
-          </a>
-          <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>
-          <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
-            Put on the tray
-          </Button>
-          {(lot.stage === 'STOCK' || lot.stage === 'HARVEST') &&
-            lot.herbs.length === 1 &&
-            lot.remaining > 0 && (
-              <Only deed="record">
-                <ButtonLink to={`/dosing/direct/new?lot=${lot.id}`}>Use it as it is</ButtonLink>
-              </Only>
-            )}
-          {lot.herbs.length > 0 && (lot.stage === 'FILLED' || lot.stage === 'BATCH') && (
-            <Only deed="record">
-              <ButtonLink to={`/dosing/direct/new?swallowed=${lot.id}`}>
-                Something of it was swallowed
-              </ButtonLink>
-            </Only>
-          )}
-          {finished && !lot.neverFilled && (
-            <Only deed="record">
-              <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
-                Plan a course
-              </ButtonLink>
-            </Only>
-          )}
+          <Actions lot={lot} finished={finished} />
         </>
       }
     >
@@ -115,68 +82,7 @@ function LotPage({ lot }: { lot: LotView }) {
             label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
           />
         )}
-        <Section title="What it is">
-          <p className="mb-3">
-            {(lot.remaining > 0 || lot.state !== 'USABLE') && (
-              <State state={lot.state} expired={lot.expired} />
-            )}{' '}
-            {lot.remaining === 0 ? (
-              <strong>nothing is left</strong>
-            ) : lot.state !== 'USABLE' || lot.expired ? (
-              <strong className="text-madder">not to be used</strong>
-            ) : (
-              <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>
-                {lot.route === 'EXTERNAL' ? 'outside of the body only' : 'may be taken by mouth'}
-              </strong>
-            )}
-          </p>
-          <dl className="grid grid-cols-2 gap-3">
-            <Figure
-              label="Left"
-              value={figure(lot.remaining)}
-              unit={lot.unit}
-              note={`of ${figure(lot.amount)}`}
-            />
-            {lot.coldUntil && lot.roomUntil ? (
-              <Figure
-                label="Good cold until"
-                value={moment(lot.coldUntil)}
-                note={`in the room until ${moment(lot.roomUntil)}`}
-              />
-            ) : (
-              lot.bestBefore && <Figure label="Best before" value={date(lot.bestBefore)} />
-            )}
-            <Figure label={lot.stage === 'HARVEST' ? 'Picked' : 'Made'} value={date(lot.madeOn)} />
-            {lot.stage !== 'HARVEST' && (
-              <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
-            )}
-            {lot.moisture && <Figure label="Water, wet basis" value={range(lot.moisture, 100)} unit="%" />}
-            {lot.strengthPercent != null && lot.strengthPercent > 0 && (
-              <Figure
-                label={PERCENT[lot.form]?.label ?? 'Strength, at most'}
-                value={figure(lot.strengthPercent)}
-                unit={PERCENT[lot.form]?.unit ?? '% vol'}
-              />
-            )}
-            {lot.driedGPerUnit && lot.unit === 'mL' && (
-              <Figure label="Dried herb in 1 mL" value={range(lot.driedGPerUnit)} unit="g" />
-            )}
-          </dl>
-          {lot.traits.includes('HONEY') && (
-            <p className="text-madder mt-3 font-medium">Holds honey: not under one year of age.</p>
-          )}
-          <p className="text-soft mt-3">
-            {lot.place}
-            {lot.supplierLot ? `${lot.place ? ', ' : ''}label number ${lot.supplierLot}` : ''}
-            {lot.desiccantOn ? `; desiccant of ${date(lot.desiccantOn)}` : ''}
-          </p>
-          {lot.supplier && (
-            <p className="text-soft">
-              Bought from {lot.supplier}; the label gives{' '}
-              {LABELS.find((l) => l.value === lot.label)?.label ?? 'nothing'}.
-            </p>
-          )}
-        </Section>
+        <WhatItIs lot={lot} />
         <div className="space-y-4">
           {lot.herbs.length > 0 && (
             <Section title="Made from">
@@ -239,6 +145,110 @@ function LotPage({ lot }: { lot: LotView }) {
         </div>
       </div>
     </Page>
+  )
+}
+
+/** What is done with it beside the page itself. */
+function Actions({ lot, finished }: { lot: LotView; finished: boolean }) {
+  return (
+    <>
+      <a
+        className="border-line bg-sheet hover:border-water inline-flex min-h-11 items-center border-2 px-4 font-semibold"
+        href={`/api/shelf/lots/${lot.id}/label.pdf`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        <Unprintable lot={lot} />
+        Label (PDF)
+      </a>
+      <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>
+      <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
+        Put on the tray
+      </Button>
+      {(lot.stage === 'STOCK' || lot.stage === 'HARVEST') && lot.herbs.length === 1 && lot.remaining > 0 && (
+        <Only deed="record">
+          <ButtonLink to={`/dosing/direct/new?lot=${lot.id}`}>Use it as it is</ButtonLink>
+        </Only>
+      )}
+      {lot.herbs.length > 0 && (lot.stage === 'FILLED' || lot.stage === 'BATCH') && (
+        <Only deed="record">
+          <ButtonLink to={`/dosing/direct/new?swallowed=${lot.id}`}>Something of it was swallowed</ButtonLink>
+        </Only>
+      )}
+      {finished && !lot.neverFilled && (
+        <Only deed="record">
+          <ButtonLink kind="main" to={`/dosing/new?lot=${lot.id}`}>
+            Plan a course
+          </ButtonLink>
+        </Only>
+      )}
+    </>
+  )
+}
+
+/** How much is left of it, until when, for which way, and where it stands. */
+function WhatItIs({ lot }: { lot: LotView }) {
+  return (
+    <Section title="What it is">
+      <p className="mb-3">
+        {(lot.remaining > 0 || lot.state !== 'USABLE') && <State state={lot.state} expired={lot.expired} />}{' '}
+        {lot.remaining === 0 ? (
+          <strong>nothing is left</strong>
+        ) : lot.state !== 'USABLE' || lot.expired ? (
+          <strong className="text-madder">not to be used</strong>
+        ) : (
+          <strong className={lot.route === 'EXTERNAL' ? 'text-amber' : ''}>
+            {lot.route === 'EXTERNAL' ? 'outside of the body only' : 'may be taken by mouth'}
+          </strong>
+        )}
+      </p>
+      <dl className="grid grid-cols-2 gap-3">
+        <Figure
+          label="Left"
+          value={figure(lot.remaining)}
+          unit={lot.unit}
+          note={`of ${figure(lot.amount)}`}
+        />
+        {lot.coldUntil && lot.roomUntil ? (
+          <Figure
+            label="Good cold until"
+            value={moment(lot.coldUntil)}
+            note={`in the room until ${moment(lot.roomUntil)}`}
+          />
+        ) : (
+          lot.bestBefore && <Figure label="Best before" value={date(lot.bestBefore)} />
+        )}
+        <Figure label={lot.stage === 'HARVEST' ? 'Picked' : 'Made'} value={date(lot.madeOn)} />
+        {lot.stage !== 'HARVEST' && (
+          <Figure label="Opened" value={lot.openedOn ? date(lot.openedOn) : 'not yet'} />
+        )}
+        {lot.moisture && <Figure label="Water, wet basis" value={range(lot.moisture, 100)} unit="%" />}
+        {lot.strengthPercent != null && lot.strengthPercent > 0 && (
+          <Figure
+            label={PERCENT[lot.form]?.label ?? 'Strength, at most'}
+            value={figure(lot.strengthPercent)}
+            unit={PERCENT[lot.form]?.unit ?? '% vol'}
+          />
+        )}
+        {lot.driedGPerUnit && lot.unit === 'mL' && (
+          <Figure label="Dried herb in 1 mL" value={range(lot.driedGPerUnit)} unit="g" />
+        )}
+      </dl>
+      {lot.traits.includes('HONEY') && (
+        <p className="text-madder mt-3 font-medium">Holds honey: not under one year of age.</p>
+      )}
+      <p className="text-soft mt-3">
+        {lot.place}
+        {lot.supplierLot ? `${lot.place ? ', ' : ''}label number ${lot.supplierLot}` : ''}
+        {lot.desiccantOn ? `; desiccant of ${date(lot.desiccantOn)}` : ''}
+      </p>
+      {lot.supplier && (
+        <p className="text-soft">
+          Bought from {lot.supplier}; the label gives{' '}
+          {LABELS.find((l) => l.value === lot.label)?.label ?? 'nothing'}.
+        </p>
+      )}
+    </Section>
   )
 }
 

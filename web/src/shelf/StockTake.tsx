@@ -111,7 +111,7 @@ function CountAs({ lot, onDone }: { lot: LotView; onDone: () => void }) {
           body: { id, amount: lot.remaining, on: isoToday() },
         }),
       ),
-    onSuccess: onDone,
+    after: onDone,
   })
   return (
     <>
@@ -163,9 +163,7 @@ export function Count({ lot, onDone }: { lot: LotView; onDone: () => void }) {
           },
         }),
       ),
-    onSuccess: async () => {
-      onDone()
-    },
+    after: onDone,
   })
   const asked = errorAt(count.error, 'reason')
   const whereFrom = more !== undefined || errorAt(count.error, 'more') !== undefined

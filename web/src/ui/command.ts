@@ -119,18 +119,33 @@ export function useRenew(changes: Changes) {
 const overtaken = (error: unknown) =>
   error instanceof ProblemError && [404, 409, 412].includes(error.problem.status)
 
-/** A change of what the house keeps. What it made old is read anew before anything else follows. */
-export function useCommand<T, V = void>(changes: Changes, command: UseMutationOptions<T, Error, V>) {
+interface Command<T, V> extends Pick<UseMutationOptions<T, Error, V>, 'mutationFn' | 'onError'> {
+  /** At once, as emptying the form: what is typed next must not be emptied with it. */
+  onSuccess?: (saved: T, v: V) => unknown
+  /** When what it made old was read anew, as going on to another page. */
+  after?: (saved: T, v: V) => unknown
+}
+
+/** A change of what the house keeps: sent, then what it made old is read anew. */
+export function useCommand<T, V = void>(changes: Changes, { onSuccess, after, ...command }: Command<T, V>) {
   const again = useRenew(changes)
   return useMutation({
     ...command,
-    onSuccess: async (saved: T, v: V, kept: unknown, context: MutationFunctionContext) => {
+    onSuccess: async (saved: T, v: V) => {
+      await onSuccess?.(saved, v)
       await again()
-      await command.onSuccess?.(saved, v, kept, context)
+      await after?.(saved, v)
     },
     onError: async (error: Error, v: V, kept: unknown, context: MutationFunctionContext) => {
       if (overtaken(error)) await again()
       await command.onError?.(error, v, kept, context)
     },
   })
+}
+
+/** As much of a command as the part of a page needs that sends it. */
+export interface Sent<V = void> {
+  mutate: (v: V) => void
+  error: unknown
+  isPending: boolean
 }

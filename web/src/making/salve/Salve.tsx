@@ -9,6 +9,7 @@ import { setPath } from '../setPath'
 import { firstStock, Stock, type StockIn } from '../Stock'
 import { withLots } from '../WithLots'
 import { useTyped } from '../../ui/kept'
+import { LotView } from '../lots'
 
 type Request = Schemas['Salving']
 type OilIn = Request['oils'][number]
@@ -93,6 +94,43 @@ export const Salve = withLots(function Salve({ lots }) {
         Another oil
       </button>
       <Stock label="Wax" lots={lots} forms={['WAX']} value={wax} usual={WAXES} onChange={setWax} />
+      <Butter
+        butter={butter}
+        lots={lots}
+        setButter={setButter}
+        butterPercent={butterPercent}
+        setButterPercent={setButterPercent}
+      />
+      <EssentialOils lots={lots} value={scented} onChange={setScented} />
+      <Slider label="Tin" unit="mL" value={capacity} min={5} max={120} step={5} onChange={setCapacity} />
+      <Slider label="Tins" unit="of them" value={count} min={1} max={20} step={1} onChange={setCount} />
+      <Choose
+        label="Firmness"
+        value={firmness}
+        choices={FIRMNESS.map((f) => ({ value: f, label: FIRMNESS_WORDS[f] }))}
+        onChange={setFirmness}
+      />
+      <Slider label="Kept at" unit="°C" value={storage} min={0} max={35} step={1} onChange={setStorage} />
+    </BenchOf>
+  )
+})
+
+/** Shea, cocoa and their like, or none. */
+function Butter({
+  butter,
+  lots,
+  setButter,
+  butterPercent,
+  setButterPercent,
+}: {
+  butter: StockIn | undefined
+  lots: LotView[]
+  setButter: (butter: StockIn | undefined) => void
+  butterPercent: number
+  setButterPercent: (percent: number) => void
+}) {
+  return (
+    <>
       {butter ? (
         <>
           <Stock
@@ -129,16 +167,6 @@ export const Salve = withLots(function Salve({ lots }) {
           With butter
         </button>
       )}
-      <EssentialOils lots={lots} value={scented} onChange={setScented} />
-      <Slider label="Tin" unit="mL" value={capacity} min={5} max={120} step={5} onChange={setCapacity} />
-      <Slider label="Tins" unit="of them" value={count} min={1} max={20} step={1} onChange={setCount} />
-      <Choose
-        label="Firmness"
-        value={firmness}
-        choices={FIRMNESS.map((f) => ({ value: f, label: FIRMNESS_WORDS[f] }))}
-        onChange={setFirmness}
-      />
-      <Slider label="Kept at" unit="°C" value={storage} min={0} max={35} step={1} onChange={setStorage} />
-    </BenchOf>
+    </>
   )
-})
+}

@@ -88,33 +88,7 @@ export function Reduce() {
             </Button>
           </form>
         </Section>
-        <Section title="Readings">
-          {readings.length === 0 ? (
-            <p className="text-soft">
-              Weigh it once when it boils, and again after ten minutes or so; with the third the spread is
-              known.
-            </p>
-          ) : (
-            <ol className="text-lg">
-              {readings.map((r, i) => (
-                <li key={r.at} className="border-line flex items-center justify-between gap-3 border-b py-1">
-                  <span>
-                    {clock(r.at)}{' '}
-                    <span className="text-soft">{figure((r.at - (first?.at ?? r.at)) / 60_000)} min</span>
-                  </span>
-                  <strong>{figure(r.grams)} g</strong>
-                  <button
-                    type="button"
-                    className="text-soft min-h-8 text-sm underline"
-                    onClick={() => setReadings(readings.filter((_, k) => k !== i))}
-                  >
-                    was wrong
-                  </button>
-                </li>
-              ))}
-            </ol>
-          )}
-        </Section>
+        <Readings readings={readings} first={first} setReadings={setReadings} />
         <div className="space-y-3">
           <Section title="What follows">
             <dl className="grid grid-cols-2 gap-3">
@@ -155,5 +129,45 @@ export function Reduce() {
         </div>
       </div>
     </Page>
+  )
+}
+
+/** The pot weighed, one after the other. */
+function Readings({
+  readings,
+  first,
+  setReadings,
+}: {
+  readings: Reading[]
+  first: Reading | undefined
+  setReadings: (next: Reading[]) => void
+}) {
+  return (
+    <Section title="Readings">
+      {readings.length === 0 ? (
+        <p className="text-soft">
+          Weigh it once when it boils, and again after ten minutes or so; with the third the spread is known.
+        </p>
+      ) : (
+        <ol className="text-lg">
+          {readings.map((r, i) => (
+            <li key={r.at} className="border-line flex items-center justify-between gap-3 border-b py-1">
+              <span>
+                {clock(r.at)}{' '}
+                <span className="text-soft">{figure((r.at - (first?.at ?? r.at)) / 60_000)} min</span>
+              </span>
+              <strong>{figure(r.grams)} g</strong>
+              <button
+                type="button"
+                className="text-soft min-h-8 text-sm underline"
+                onClick={() => setReadings(readings.filter((_, k) => k !== i))}
+              >
+                was wrong
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+    </Section>
   )
 }
