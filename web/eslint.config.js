@@ -53,9 +53,12 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[property.name='invalidateQueries']", message: 'useCommand or useRenew' },
+        {
+          selector: "MemberExpression[property.name='invalidateQueries']",
+          message: 'useCommand or useRenew',
+        },
       ],
-      'max-lines-per-function': ['error', { max: 400 }],
+      'max-lines-per-function': ['error', { max: 120 }],
     },
   },
   {

@@ -52,44 +52,45 @@ export const DirectUse = pageOnly('record', function DirectUse() {
   )
 })
 
+/** What is at hand: plants that are sure, and herb in the house; of what went down, whatever it was made of. */
+const sourcesOf = (stands: Schemas['StandView'][], lots: Schemas['LotView'][], down: boolean) => [
+  ...stands
+    .filter((s) => !down && s.taxonId && s.certain)
+    .map((s) => ({ value: `stand ${s.id}`, label: s.name, hint: `${s.commonName ?? ''}, growing` })),
+  ...lots
+    .filter(
+      (l) =>
+        l.herbs.length > 0 &&
+        (down || ((l.stage === 'STOCK' || l.stage === 'HARVEST') && l.herbs.length === 1 && l.remaining > 0)),
+    )
+    .map((l) => ({
+      value: `lot ${l.id}`,
+      label: `${l.name} ${l.code}`,
+      hint: `${figure(l.remaining)} ${l.unit} in the house`,
+    })),
+]
+
+/** Which of them somebody came here for. */
+function askedFor(search: URLSearchParams) {
+  const stand = search.get('stand')
+  const lot = search.get('swallowed') ?? search.get('lot')
+  return stand ? `stand ${stand}` : lot ? `lot ${lot}` : ''
+}
+
 /** A use as it is said, and what is said of it. */
-function useDirectForm({
-  people,
-  lots,
-  stands,
-}: {
-  people: Schemas['PersonView'][]
-  lots: Schemas['LotView'][]
-  stands: Schemas['StandView'][]
-}) {
+function useDirectForm(
+  people: Schemas['PersonView'][],
+  lots: Schemas['LotView'][],
+  stands: Schemas['StandView'][],
+) {
   const navigate = useNavigate()
   const [search] = useSearchParams()
   const here = useHere()
   const id = useKeptId(here)
   const [manner, setManner] = useTyped<Manner>('manner', search.get('swallowed') ? 'SWALLOWED' : 'CRUSHED')
   const down = isDown(manner)
-  const sources = [
-    ...stands
-      .filter((s) => !down && s.taxonId && s.certain)
-      .map((s) => ({ value: `stand ${s.id}`, label: s.name, hint: `${s.commonName ?? ''}, growing` })),
-    ...lots
-      .filter(
-        (l) =>
-          l.herbs.length > 0 &&
-          (down ||
-            ((l.stage === 'STOCK' || l.stage === 'HARVEST') && l.herbs.length === 1 && l.remaining > 0)),
-      )
-      .map((l) => ({
-        value: `lot ${l.id}`,
-        label: `${l.name} ${l.code}`,
-        hint: `${figure(l.remaining)} ${l.unit} in the house`,
-      })),
-  ]
-  const asked = search.get('stand')
-    ? `stand ${search.get('stand')}`
-    : (search.get('swallowed') ?? search.get('lot'))
-      ? `lot ${search.get('swallowed') ?? search.get('lot')}`
-      : ''
+  const sources = sourcesOf(stands, lots, down)
+  const asked = askedFor(search)
   const [source, setSource] = useTyped('source', asked || (sources[0]?.value ?? ''))
   const [person, setPerson] = useTyped('person', search.get('person') ?? people[0]?.id ?? '')
   const [skin, setSkin] = useTyped<NonNullable<Request['skin']> | ''>('skin', '')
@@ -206,7 +207,7 @@ function Form({
   lots: Schemas['LotView'][]
   stands: Schemas['StandView'][]
 }) {
-  const f = useDirectForm({ people, lots, stands })
+  const f = useDirectForm(people, lots, stands)
   const { sources, save, stand, stage, setStage, taxon, part, tells, setTells, singly, setSingly, onSkin } = f
   if (sources.length === 0) {
     return (

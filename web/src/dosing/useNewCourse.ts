@@ -88,6 +88,43 @@ function useFields(person: string, lot: string, start: string) {
 export const isJarForTea = (lot: Schemas['LotView']) =>
   lot.stage === 'STOCK' && lot.form === 'HERB' && lot.route === 'INTERNAL'
 
+type Fields = ReturnType<typeof useFields>
+
+const isTimed = (relation: Relation) => relation === 'BEFORE_MEAL' || relation === 'AFTER_MEAL'
+
+const typed = (figure: string, wanted: boolean) =>
+  wanted && figure.trim() !== '' ? number(figure) : undefined
+
+const timingOf = (f: Fields, way: Request['way']): NonNullable<Request['timing']> => ({
+  relation: f.relation,
+  minutes: typed(f.minutes, isTimed(f.relation)),
+  minutesTo: typed(f.minutesTo, isTimed(f.relation)),
+  overMinutes: typed(f.over, way === 'MOUTH'),
+})
+
+/** Building up and tapering off: from half a dose and to half a dose where nothing else is said. */
+const slopesOf = (f: Fields, dose: number): Pick<Request, 'ramp' | 'taper'> => ({
+  ramp: f.rampDays > 0 ? { startFraction: (f.rampFrom ?? dose / 2) / dose, days: f.rampDays } : undefined,
+  taper: f.taperDays > 0 ? { endFraction: (f.taperTo ?? dose / 2) / dose, days: f.taperDays } : undefined,
+})
+
+const cupsOf = (units: Schemas['DoseUnitView'][], perCup: number | undefined) =>
+  units.map((u) => (u.unit === 'CUP' && perCup != null ? { ...u, each: perCup } : u))
+
+/** What the card of a jar's herb says: what it is for, and how much of it. */
+function useCard(product: Schemas['LotView'] | undefined) {
+  const herb = product?.herbs[0]
+  const taxon = useTaxon(herb?.taxonId ?? '')
+  return {
+    uses: [
+      ...new Set(
+        (taxon.data?.uses ?? []).filter((u) => !herb || u.parts.includes(herb.part)).map((u) => u.name),
+      ),
+    ],
+    doses: (taxon.data?.parts ?? []).filter((p) => p.part === herb?.part).flatMap((p) => p.doses),
+  }
+}
+
 /** A course as it is planned: what was chosen, what is proposed where nothing was, and what the server says of it. */
 export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['LotView'][]) {
   const navigate = useNavigate()
@@ -104,8 +141,7 @@ export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['Lot
     search.get('start') ?? today,
   )
   const product = products.find((l) => l.id === f.lot)
-  const herb = product?.herbs[0]
-  const taxon = useTaxon(herb?.taxonId ?? '')
+  const { uses, doses } = useCard(product)
   const [proposed, setProposed] = useState<{
     dose: number
     days: number
@@ -128,13 +164,8 @@ export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['Lot
   const byTheCup = offered?.perCup != null
   // How the card makes a cup of this lot is asked anew for each lot; only what somebody typed goes along.
   const perCup = byTheCup ? (f.ownCup ?? offered.perCup) : undefined
-  const timed = f.relation === 'BEFORE_MEAL' || f.relation === 'AFTER_MEAL'
+  const timed = isTimed(f.relation)
   const unit = product?.unit ?? 'mL'
-  const uses = [
-    ...new Set(
-      (taxon.data?.uses ?? []).filter((u) => !herb || u.parts.includes(herb.part)).map((u) => u.name),
-    ),
-  ]
   const chosenUse = f.use && uses.includes(f.use) ? f.use : (uses[0] ?? '')
   const body: Request | null =
     f.person && f.lot
@@ -151,17 +182,9 @@ export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['Lot
           pattern,
           countedIn: f.countedIn ?? proposed.unit,
           perCup,
-          ramp:
-            f.rampDays > 0 ? { startFraction: (f.rampFrom ?? dose / 2) / dose, days: f.rampDays } : undefined,
-          taper:
-            f.taperDays > 0 ? { endFraction: (f.taperTo ?? dose / 2) / dose, days: f.taperDays } : undefined,
+          ...slopesOf(f, dose),
           courseDays: days,
-          timing: {
-            relation: f.relation,
-            minutes: timed && f.minutes.trim() !== '' ? number(f.minutes) : undefined,
-            minutesTo: timed && f.minutesTo.trim() !== '' ? number(f.minutesTo) : undefined,
-            overMinutes: chosenWay === 'MOUTH' && f.over.trim() !== '' ? number(f.over) : undefined,
-          },
+          timing: timingOf(f, chosenWay),
           startOn: f.start,
           untilBetter: f.untilBetter || undefined,
           followsId: follows,
@@ -176,18 +199,12 @@ export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['Lot
   )
   const { said: plan, findings, stopped } = check
   if (plan && !check.behind) {
-    const now = {
-      dose: plan.proposal.startAt,
-      days: plan.proposal.days,
-      unit: plan.usualUnit,
-    }
+    const now = { dose: plan.proposal.startAt, days: plan.proposal.days, unit: plan.usualUnit }
     if (now.dose !== proposed.dose || now.days !== proposed.days || now.unit !== proposed.unit)
       setProposed(now)
   }
   if (plan && !check.behind && plan !== offer?.plan) setOffer({ of, plan })
-  const units = (offered?.units ?? []).map((u) =>
-    u.unit === 'CUP' && perCup != null ? { ...u, each: perCup } : u,
-  )
+  const units = cupsOf(offered?.units ?? [], perCup)
   const counted = units.find((u) => u.unit === (f.countedIn ?? offered?.usualUnit)) ?? units[0]
   const save = useSaved(
     'shelf',
@@ -198,7 +215,6 @@ export function useNewCourse(people: Schemas['PersonView'][], lots: Schemas['Lot
     },
     (c) => navigate(`/dosing/courses/${c.id}`),
   )
-  const doses = (taxon.data?.parts ?? []).filter((p) => p.part === herb?.part).flatMap((p) => p.doses)
   return {
     ...f,
     people,

@@ -200,25 +200,7 @@ export function GroundMap({
         e.preventDefault()
       }}
     >
-      <defs>
-        <pattern id="wood" width="22" height="20" patternUnits="userSpaceOnUse">
-          <path
-            d="M4 14q3 -8 6 0M15 18q3 -8 6 0M7 14v3M18 18v2"
-            fill="none"
-            stroke="var(--lichen)"
-            strokeWidth="1.4"
-          />
-        </pattern>
-        <pattern id="meadow" width="26" height="18" patternUnits="userSpaceOnUse">
-          <path
-            d="M4 14l2 -6M7 14l0 -7M10 14l-2 -5"
-            fill="none"
-            stroke="var(--lichen)"
-            strokeWidth="1"
-            opacity="0.7"
-          />
-        </pattern>
-      </defs>
+      <Patterns />
       <Outlines shapes={shapes} d={d} paper={paper} />
       {drawing && drawing.points.length > 0 && (
         <>
@@ -305,6 +287,31 @@ function Outlines({
           )
         })}
     </>
+  )
+}
+
+/** Trees and grass, as they fill a shape. */
+function Patterns() {
+  return (
+    <defs>
+      <pattern id="wood" width="22" height="20" patternUnits="userSpaceOnUse">
+        <path
+          d="M4 14q3 -8 6 0M15 18q3 -8 6 0M7 14v3M18 18v2"
+          fill="none"
+          stroke="var(--lichen)"
+          strokeWidth="1.4"
+        />
+      </pattern>
+      <pattern id="meadow" width="26" height="18" patternUnits="userSpaceOnUse">
+        <path
+          d="M4 14l2 -6M7 14l0 -7M10 14l-2 -5"
+          fill="none"
+          stroke="var(--lichen)"
+          strokeWidth="1"
+          opacity="0.7"
+        />
+      </pattern>
+    </defs>
   )
 }
 

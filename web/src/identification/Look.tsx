@@ -391,7 +391,6 @@ function Asking(going: Going) {
     steps,
     setSteps,
     further,
-    setFurther,
     setEnded,
     early,
     setEarly,
@@ -453,32 +452,8 @@ function Asking(going: Going) {
             Choosing what to look at next
           </p>
         )}
-        {early && !settled && !choosing && (
-          <section
-            aria-label="Too early"
-            className="border-amber bg-amber-pale space-y-2 border-l-8 px-3 py-2"
-          >
-            <p className="text-lg font-semibold">
-              More can be looked at that may settle it. Once it is said, this look is over.
-            </p>
-            <div className="flex flex-wrap gap-2">
-              <Button kind="main" onClick={() => setEarly(false)}>
-                Look on
-              </Button>
-              <Button onClick={() => setEnded(true)}>Say it all the same</Button>
-            </div>
-          </section>
-        )}
-        {settled && (
-          <section aria-label="Enough" className="border-water bg-water-pale space-y-2 border-l-8 px-3 py-2">
-            <p className="text-lg font-semibold">
-              Enough was looked at to say what this is, or that it can’t be said now.
-            </p>
-            {(next.data?.next ?? next.data?.further) && (
-              <Button onClick={() => setFurther(true)}>Look on all the same</Button>
-            )}
-          </section>
-        )}
+        {early && !settled && !choosing && <TooEarly f={f} />}
+        {settled && <Enough f={f} />}
         {first && secondTry && (
           <p className="text-lg font-semibold">
             This could not be seen before. On another leaf, or another plant of the same kind beside it: can
@@ -514,6 +489,35 @@ function Asking(going: Going) {
         <Answers steps={steps} all={all} onForget={(c) => setSteps(steps.filter((s) => s.character !== c))} />
       </div>
     </div>
+  )
+}
+
+function TooEarly({ f: { setEarly, setEnded } }: { f: RoundState }) {
+  return (
+    <section aria-label="Too early" className="border-amber bg-amber-pale space-y-2 border-l-8 px-3 py-2">
+      <p className="text-lg font-semibold">
+        More can be looked at that may settle it. Once it is said, this look is over.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button kind="main" onClick={() => setEarly(false)}>
+          Look on
+        </Button>
+        <Button onClick={() => setEnded(true)}>Say it all the same</Button>
+      </div>
+    </section>
+  )
+}
+
+function Enough({ f: { next, setFurther } }: { f: RoundState }) {
+  return (
+    <section aria-label="Enough" className="border-water bg-water-pale space-y-2 border-l-8 px-3 py-2">
+      <p className="text-lg font-semibold">
+        Enough was looked at to say what this is, or that it can’t be said now.
+      </p>
+      {(next.data?.next ?? next.data?.further) && (
+        <Button onClick={() => setFurther(true)}>Look on all the same</Button>
+      )}
+    </section>
   )
 }
 

@@ -181,6 +181,50 @@ function Pinnate({ c, length }: { c: Characters; length: number }) {
   )
 }
 
+/** What stands out of its face: its shine, wrinkles or pleats. */
+function Relief({ c, outline, length }: { c: Characters; outline: string; length: number }) {
+  const wide = (t: number) =>
+    half(outline, length).reduce((best, p) =>
+      Math.abs(-p[1] / length - t) < Math.abs(-best[1] / length - t) ? p : best,
+    )[0]
+  switch (c['leaf-face']) {
+    case 'glossy':
+      return (
+        <path
+          d={`M${wide(0.3) * 0.5} ${-length * 0.3}Q${wide(0.5) * 0.75} ${-length * 0.5} ${wide(0.7) * 0.5} ${-length * 0.72}`}
+          stroke="var(--sheet)"
+          strokeWidth={length * 0.06}
+          strokeLinecap="round"
+          fill="none"
+        />
+      )
+    case 'wrinkled':
+      return [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8].flatMap((t) =>
+        [-0.55, 0.25].map((f) => (
+          <path
+            key={`${t}${f}`}
+            d={`M${f * wide(t)} ${-t * length}q${length * 0.04} ${-length * 0.05} ${length * 0.08} 0`}
+            {...ink}
+            strokeWidth={0.8}
+            fill="none"
+          />
+        )),
+      )
+    case 'pleated':
+      return [-0.75, -0.4, 0.4, 0.75].map((f) => (
+        <path
+          key={f}
+          d={`M0 0L${f * wide(0.55)} ${-length * 0.6}L${f * wide(0.85) * 0.8} ${-length * 0.84}`}
+          {...ink}
+          strokeWidth={1.3}
+          fill="none"
+        />
+      ))
+    default:
+      return null
+  }
+}
+
 /** One leaf from its foot at (0,0) upwards; its stalk is drawn by whoever places it. */
 export function Blade({ c, length }: { c: Characters; length: number }) {
   const margin = c['leaf-margin'] ?? 'entire'
@@ -209,48 +253,6 @@ export function Blade({ c, length }: { c: Characters; length: number }) {
       )}
     </g>
   )
-  const wide = (t: number) =>
-    half(outline, length).reduce((best, p) =>
-      Math.abs(-p[1] / length - t) < Math.abs(-best[1] / length - t) ? p : best,
-    )[0]
-  const relief = () => {
-    switch (c['leaf-face']) {
-      case 'glossy':
-        return (
-          <path
-            d={`M${wide(0.3) * 0.5} ${-length * 0.3}Q${wide(0.5) * 0.75} ${-length * 0.5} ${wide(0.7) * 0.5} ${-length * 0.72}`}
-            stroke="var(--sheet)"
-            strokeWidth={length * 0.06}
-            strokeLinecap="round"
-            fill="none"
-          />
-        )
-      case 'wrinkled':
-        return [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8].flatMap((t) =>
-          [-0.55, 0.25].map((f) => (
-            <path
-              key={`${t}${f}`}
-              d={`M${f * wide(t)} ${-t * length}q${length * 0.04} ${-length * 0.05} ${length * 0.08} 0`}
-              {...ink}
-              strokeWidth={0.8}
-              fill="none"
-            />
-          )),
-        )
-      case 'pleated':
-        return [-0.75, -0.4, 0.4, 0.75].map((f) => (
-          <path
-            key={f}
-            d={`M0 0L${f * wide(0.55)} ${-length * 0.6}L${f * wide(0.85) * 0.8} ${-length * 0.84}`}
-            {...ink}
-            strokeWidth={1.3}
-            fill="none"
-          />
-        ))
-      default:
-        return null
-    }
-  }
   switch (c['leaf-division']) {
     case 'finely-cut':
       return <FinelyCut c={c} length={length} />
@@ -302,7 +304,7 @@ export function Blade({ c, length }: { c: Characters; length: number }) {
         <>
           <path d={bladePath(outline, margin, length)} {...body} />
           {length > 16 && veins(c, outline, length)}
-          {length > 30 && relief()}
+          {length > 30 && <Relief c={c} outline={outline} length={length} />}
           {dots}
           {spots}
         </>
