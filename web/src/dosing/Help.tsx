@@ -11,7 +11,9 @@ import { useMay } from '../ui/may'
 import { Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
 import SIGNS from './danger-signs.json'
+import FIRST from './first-steps.json'
 import { keepNumbers, keptNumbers, type Numbers } from './numbers'
+import { OnPaper } from '../ui/Sheet'
 
 /** When something is wrong with somebody: stop, whom to call, what to say. Stands with nobody chosen, and signed in or not. */
 export function Help() {
@@ -53,14 +55,30 @@ function WithRecords() {
   )
 }
 
-function Step({ n, title, children }: { n: number; title: string; children: React.ReactNode }) {
+/** One of the first steps, in the words that the paper has as well. */
+function Step({ n, children }: { n: number; children?: React.ReactNode }) {
+  const step = FIRST.steps[n - 1]
   return (
-    <section className="border-madder bg-sheet mb-3 border-l-8 px-4 py-3">
-      <h2 className="text-xl font-semibold">
-        {n}. {title}
-      </h2>
-      {children}
-    </section>
+    step && (
+      <section className="border-madder bg-sheet mb-3 border-l-8 px-4 py-3">
+        <h2 className="text-xl font-semibold">
+          {n}. {step.title}
+        </h2>
+        {(step.first || step.words) && (
+          <p>
+            {step.first && <strong>{step.first}</strong>} {step.words}
+          </p>
+        )}
+        {step.points.length > 0 && (
+          <ul className="list-disc space-y-1 pl-5">
+            {step.points.map((p) => (
+              <li key={p}>{p}</li>
+            ))}
+          </ul>
+        )}
+        {children}
+      </section>
+    )
   )
 }
 
@@ -80,67 +98,38 @@ function Steps({
       title="Something is wrong"
       actions={
         <>
+          {/* Also where there is no line. */}
           <Button onClick={() => window.print()}>Print it for the wall</Button>
+          {known && (
+            <OnPaper href={`/api/dosing/help.pdf${person ? `?person=${person}` : ''}`}>
+              On paper (PDF)
+            </OnPaper>
+          )}
           {!known && <ButtonLink to="/sign-in">Sign in</ButtonLink>}
         </>
       }
     >
       <div className="max-w-3xl text-lg">
-        <Step n={1} title="Stop">
-          <p>
-            <strong>No more of any plant or home-made product.</strong> Prescribed medicines go on unless a
-            doctor says otherwise.
-          </p>
-          {person && <StopCourses id={person} />}
-        </Step>
-        <Step n={2} title="Call">
-          <p>
-            <strong>
-              A wrong plant possible, or a child ate of it: call the poison centre now, also when well.
-            </strong>{' '}
-            Some of the worst are silent for hours, or for days.
-          </p>
+        <Step n={1}>{person && <StopCourses id={person} />}</Step>
+        <Step n={2}>
           <dl className="mt-2 grid gap-3 sm:grid-cols-2">
             <NumberOf label="Emergency" value={numbers.emergencyNumber} known={known} />
             <NumberOf label="Poison centre" value={numbers.poisonCentre} known={known} />
           </dl>
           {(!numbers.emergencyNumber || !numbers.poisonCentre) && (
-            <p className="mt-2 text-base">
-              Every country has both. The emergency call is 112 in most of Europe, 999 in Britain, 911 in
-              North America; set yours now, before it is needed.
-            </p>
+            <p className="mt-2 text-base">{FIRST.numbers}</p>
           )}
           <div className="mt-3 grid gap-3 sm:grid-cols-2">
             <Signs title="Emergency service now, with any of these" signs={SIGNS.now} grave />
             <Signs title="A doctor today, with any of these" signs={SIGNS.today} />
           </div>
         </Step>
-        <Step n={3} title="Say, and keep">
-          <p>
-            Who it is, how old and how heavy; what was taken or touched, how much, when; what is seen now;
-            what else they take. Keep the plant, the bottle or jar, and what was vomited, and take them along.
-          </p>
+        <Step n={3}>
           {choose}
           {person && <Say id={person} />}
         </Step>
-        <Step n={4} title="Until help comes">
-          <ul className="list-disc space-y-1 pl-5">
-            <li>Unconscious and breathing: on the side, head low, and watch the breath.</li>
-            <li>Not breathing: call, then press the chest hard and fast in the middle, without a pause.</li>
-            <li>
-              Something in the mouth: out with it, and rinse. In an eye: rinse with water for 15 minutes.
-            </li>
-            <li>On the skin: clothes off, wash with soap and much water, keep out of the sun.</li>
-            <li>
-              Nothing by mouth, no milk, no salt water, no charcoal, and no vomiting unless the poison centre
-              says so.
-            </li>
-          </ul>
-        </Step>
-        <p className="text-soft text-base">
-          These are the usual first steps and no substitute for the people you call; what they say goes before
-          anything written here.
-        </p>
+        <Step n={4} />
+        <p className="text-soft text-base">{FIRST.noSubstitute}</p>
       </div>
     </Page>
   )

@@ -22,6 +22,7 @@ import { useLot, useUnprintable } from './queries'
 import { Basket, Jar } from './Vessel'
 import { useVessels, vesselName } from './vessels'
 import { Only, only } from '../ui/may'
+import { OnPaper } from '../ui/Sheet'
 
 type LotView = Schemas['LotView']
 
@@ -152,15 +153,10 @@ function LotPage({ lot }: { lot: LotView }) {
 function Actions({ lot, finished }: { lot: LotView; finished: boolean }) {
   return (
     <>
-      <a
-        className="border-line bg-sheet hover:border-water inline-flex min-h-11 items-center border-2 px-4 font-semibold"
-        href={`/api/shelf/lots/${lot.id}/label.pdf`}
-        target="_blank"
-        rel="noreferrer"
-      >
+      <OnPaper href={`/api/shelf/lots/${lot.id}/label.pdf`}>
         <Unprintable lot={lot} />
         Label (PDF)
-      </a>
+      </OnPaper>
       <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>
       <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
         Put on the tray

@@ -2,10 +2,16 @@ package org.sallowbrook.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.sallowbrook.core.dosing.DangerSigns;
+import org.sallowbrook.core.dosing.FirstSteps;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -33,6 +39,19 @@ public class HelpTest extends ServerTest {
                 .containsExactlyElementsOf(DangerSigns.NOW);
         assertThat(onThePage.path("today").valueStream().map(JsonNode::asString))
                 .containsExactlyElementsOf(DangerSigns.TODAY);
+        JsonNode steps = Client.JSON.readTree(Path.of("../web/src/dosing/first-steps.json"));
+        assertThat(steps.path("steps")).isEqualTo(Client.JSON.valueToTree(FirstSteps.ALL));
+        assertThat(steps.path("numbers").asString()).isEqualTo(FirstSteps.NUMBERS);
+        assertThat(steps.path("noSubstitute").asString()).isEqualTo(FirstSteps.NO_SUBSTITUTE);
+        String onPaper = paper(ilse, "/api/dosing/help.pdf?person=" + chain.person);
+        assertThat(onPaper)
+                .contains(FirstSteps.CALL.first().substring(0, 30), DangerSigns.NOW.get(0))
+                .contains("1 mL of", "stinging nettle (Urtica dioica), leaf", "page 1 of 2");
+        assertThat(paper(ilse, "/api/dosing/help.pdf")).doesNotContain("stinging nettle");
+        assertThat(paper(ilse, "/api/dosing/courses/" + chain.course + "/card.pdf"))
+                .contains("Stop and get help at", DangerSigns.TODAY.get(0), "lot ");
+        as("lantern").get("/api/dosing/help.pdf?person=" + chain.person).expect(404);
+        as("lantern").get("/api/dosing/courses/" + chain.course + "/card.pdf").expect(404);
         as("corwen").post(path + "/stop", Map.of()).expect(403);
         as("lantern").get(path + "/help").expect(404);
         as("lantern").post(path + "/stop", Map.of()).expect(404);
@@ -45,6 +64,15 @@ public class HelpTest extends ServerTest {
                         .path("status")
                         .asString())
                 .isEqualTo("ENDED");
+    }
+
+    /** What can be read of it, in one line. */
+    private static String paper(Client client, String path) {
+        try (PDDocument document = Loader.loadPDF(client.get(path).expect(200).raw().body())) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test

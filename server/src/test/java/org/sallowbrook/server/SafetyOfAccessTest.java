@@ -92,6 +92,9 @@ public class SafetyOfAccessTest extends ServerTest {
             {"/api/shelf/lots/%s/label.pdf", "/api/shelf/lots"},
             {"/api/making/batches/%s", "/api/making/batches"},
             {"/api/dosing/courses/%s", "/api/dosing/courses"},
+            {"/api/dosing/courses/%s/card", "/api/dosing/courses"},
+            {"/api/dosing/courses/%s/card.pdf", "/api/dosing/courses"},
+            {"/api/dosing/help.pdf?person=%s", "/api/people"},
             {"/api/tracing/lots/%s", "/api/shelf/lots"},
             {"/api/people/%s", "/api/people"},
         };

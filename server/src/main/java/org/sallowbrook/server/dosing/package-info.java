@@ -1,7 +1,7 @@
 /** Courses and doses taken, behind every gate. Uses household, herbarium, field, shelf, making. */
 @ApplicationModule(
         displayName = "dosing",
-        allowedDependencies = {"platform", "household", "herbarium", "field", "shelf", "making"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium", "field", "shelf", "making"})
 @NullMarked
 package org.sallowbrook.server.dosing;
 

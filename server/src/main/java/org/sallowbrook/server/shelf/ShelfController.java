@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -177,7 +177,7 @@ class ShelfController {
 
     @GetMapping("/lots/{id}/label")
     LabelView labelOf(@PathVariable UUID id) {
-        return new LabelView(label.unprintable(shelf.lot(id)));
+        return new LabelView(Paper.unprintable(shelf.lot(id).name()));
     }
 
     /** A label to print, with a code that opens the lot's page. */
@@ -187,13 +187,6 @@ class ShelfController {
         String page = ServletUriComponentsBuilder.fromCurrentContextPath()
                 .path("/shelf/" + id)
                 .toUriString();
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename("label-" + lot.code() + ".pdf")
-                                .build()
-                                .toString())
-                .body(label.pdf(lot, page));
+        return Paper.response(label.of(lot, page), "label-" + lot.code());
     }
 }

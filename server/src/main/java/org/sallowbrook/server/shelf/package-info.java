@@ -1,7 +1,7 @@
 /** Lots of every kind, their links and their state: jars, spirits, oils, bottles, tins. Uses drying and field. */
 @ApplicationModule(
         displayName = "shelf",
-        allowedDependencies = {"platform", "household", "herbarium", "field", "drying"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium", "field", "drying"})
 @NullMarked
 package org.sallowbrook.server.shelf;
 

@@ -1,4 +1,4 @@
-package org.sallowbrook.server.shelf;
+package org.sallowbrook.server.documents;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -14,7 +14,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.sallowbrook.server.PrintedCode;
 import org.testng.annotations.Test;
 
-public class LabelTest {
+public class PaperTest {
 
     /** A jar's address is drawn by lot: a code that reads for one may not read for the next. */
     @Test
@@ -36,7 +36,7 @@ public class LabelTest {
             PDPage sheet = new PDPage(new PDRectangle(90, 90));
             document.addPage(sheet);
             try (PDPageContentStream out = new PDPageContentStream(document, sheet)) {
-                Label.code(out, address, 5, 5);
+                Paper.code(out, address, 5, 5);
             }
             return PrintedCode.read(document);
         }

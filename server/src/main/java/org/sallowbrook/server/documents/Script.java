@@ -1,4 +1,4 @@
-package org.sallowbrook.server.shelf;
+package org.sallowbrook.server.documents;
 
 import com.ibm.icu.text.ArabicShaping;
 import com.ibm.icu.text.ArabicShapingException;

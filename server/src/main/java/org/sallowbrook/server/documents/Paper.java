@@ -1,0 +1,310 @@
+package org.sallowbrook.server.documents;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+
+/** Sets a {@link Sheet} on paper, as PDF: every letter of it, wrapped, in whichever direction it is read. */
+public final class Paper {
+
+    private static final float MM = 72 / 25.4f;
+    private static final float CODE = 26 * MM;
+    private static final float DOT = 72 / 300f;
+    /** The quiet zone of ISO/IEC 18004, and a seventh of it may be smudged: a kitchen label is. */
+    private static final Map<EncodeHintType, Object> HINTS =
+            Map.of(EncodeHintType.MARGIN, 4, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
+
+    private static final String FONTS = "net/sf/jasperreports/fonts/dejavu/";
+    private static final float LEADING = 1.25f;
+    private static final float SMALLEST = 0.5f;
+
+    private Paper() {}
+
+    private record Fonts(PDFont regular, PDFont bold, PDFont italic) {
+        static Fonts of(PDDocument document) throws IOException {
+            return new Fonts(
+                    font(document, "DejaVuSans.ttf"),
+                    font(document, "DejaVuSans-Bold.ttf"),
+                    font(document, "DejaVuSans-Oblique.ttf"));
+        }
+    }
+
+    /** Words before they are fitted. @param indent from the left margin, in points */
+    private record Said(String words, PDFont font, float size, float indent, float before) {}
+
+    private record Line(String words, PDFont font, float size, float indent, float before) {
+        float height() {
+            return before + size * LEADING;
+        }
+    }
+
+    /** The sheet as a file that opens in the reader, and is called so when it is kept. */
+    public static ResponseEntity<byte[]> response(Sheet sheet, String name) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename(name + ".pdf")
+                                .build()
+                                .toString())
+                .body(pdf(sheet));
+    }
+
+    public static byte[] pdf(Sheet sheet) {
+        try (PDDocument document = new PDDocument()) {
+            Fonts fonts = Fonts.of(document);
+            document.getDocumentInformation().setTitle(sheet.title());
+            switch (sheet.size()) {
+                case LABEL -> label(document, sheet, fonts);
+                case A4 -> pages(document, sheet, fonts);
+            }
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            document.save(bytes);
+            return bytes.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Words at the left, as much smaller as it takes; the code at the right, what it stands for below. */
+    private static void label(PDDocument document, Sheet sheet, Fonts fonts) throws IOException {
+        float width = 90 * MM;
+        float height = 50 * MM;
+        float margin = 4 * MM;
+        PDPage page = new PDPage(new PDRectangle(width, height));
+        document.addPage(page);
+        List<Said> said = said(sheet, fonts, 8, 0);
+        try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+            float y = height - margin;
+            for (Line line : fitted(said, width - CODE - 3 * margin, height - 2 * margin - 16)) {
+                y -= line.height();
+                text(out, line.font(), line.size(), margin, y, line.words());
+            }
+            for (Sheet.Block block : sheet.blocks()) {
+                if (block instanceof Sheet.Code code) {
+                    text(out, fonts.bold(), 10, margin, margin, code.caption());
+                    code(out, code.address(), width - CODE - margin, height - CODE - margin);
+                }
+            }
+            text(out, fonts.regular(), 7, width - CODE - margin, margin, "Sallowbrook");
+        }
+    }
+
+    /** As many pages as it takes, each with its number; a code stands at the end. */
+    private static void pages(PDDocument document, Sheet sheet, Fonts fonts) throws IOException {
+        float margin = 20 * MM;
+        float width = PDRectangle.A4.getWidth() - 2 * margin;
+        List<Said> said = new ArrayList<>();
+        said.add(new Said(sheet.title(), fonts.bold(), 18, 0, 0));
+        said.addAll(said(sheet, fonts, 11, 6));
+        List<List<Line>> pages = new ArrayList<>();
+        float left = 0;
+        for (Line line : lines(said, width, 1)) {
+            if (line.height() > left) {
+                pages.add(new ArrayList<>());
+                left = PDRectangle.A4.getHeight() - 2 * margin;
+            }
+            pages.get(pages.size() - 1).add(line);
+            left -= line.height();
+        }
+        Sheet.Code code = sheet.blocks().stream()
+                .filter(Sheet.Code.class::isInstance)
+                .map(Sheet.Code.class::cast)
+                .findFirst()
+                .orElse(null);
+        if (code != null && left < CODE + 20) {
+            pages.add(new ArrayList<>());
+        }
+        for (int i = 0; i < pages.size(); i++) {
+            PDPage page = new PDPage(PDRectangle.A4);
+            document.addPage(page);
+            try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+                float y = PDRectangle.A4.getHeight() - margin;
+                for (Line line : pages.get(i)) {
+                    y -= line.height();
+                    text(out, line.font(), line.size(), margin + line.indent(), y, line.words());
+                }
+                if (code != null && i == pages.size() - 1) {
+                    code(out, code.address(), margin, y - CODE - 12);
+                    text(out, fonts.regular(), 9, margin, y - CODE - 24, code.caption());
+                }
+                text(
+                        out,
+                        fonts.regular(),
+                        8,
+                        margin,
+                        margin / 2,
+                        "Sallowbrook, page " + (i + 1) + " of " + pages.size());
+            }
+        }
+    }
+
+    /** @param base size of plain words, in points @param gap before each line that begins something */
+    private static List<Said> said(Sheet sheet, Fonts fonts, float base, float gap) {
+        List<Said> said = new ArrayList<>();
+        for (Sheet.Block block : sheet.blocks()) {
+            for (Sheet.Run run : block.runs()) {
+                said.add(
+                        switch (run.tone()) {
+                            case HEADING -> new Said(run.words(), fonts.bold(), base * 1.2f, 0, gap * 2);
+                            case PLAIN ->
+                                new Said(
+                                        run.words(),
+                                        fonts.regular(),
+                                        base,
+                                        run.point() ? gap * 2 : 0,
+                                        run.point() ? gap / 2 : gap);
+                            case LARGE -> new Said(run.words(), fonts.bold(), base * 1.5f, 0, gap);
+                            case SOFT -> new Said(run.words(), fonts.regular(), base * 0.85f, 0, gap);
+                            case GRAVE -> new Said(run.words(), fonts.bold(), base * 1.15f, 0, gap * 1.5f);
+                            case LATIN -> new Said(run.words(), fonts.italic(), base * 1.125f, 0, gap / 2);
+                        });
+            }
+        }
+        return said;
+    }
+
+    /** Wrapped, and set as much smaller as it takes: no letter of a label is lost. */
+    private static List<Line> fitted(List<Said> said, float width, float height) throws IOException {
+        List<Line> lines = List.of();
+        for (float scale = 1; scale > SMALLEST; scale -= 0.05f) {
+            lines = lines(said, width, scale);
+            if (lines.stream().mapToDouble(Line::height).sum() <= height) {
+                return lines;
+            }
+        }
+        return lines;
+    }
+
+    private static List<Line> lines(List<Said> said, float width, float scale) throws IOException {
+        List<Line> lines = new ArrayList<>();
+        for (Said s : said) {
+            float size = s.size() * scale;
+            float before = s.before();
+            for (String piece :
+                    wrapped(encodable(s.font(), Script.joined(s.words())), s.font(), size, width - s.indent())) {
+                lines.add(new Line(Script.asSeen(piece), s.font(), size, s.indent(), before));
+                before = 0;
+            }
+        }
+        return lines;
+    }
+
+    /** One with the letters of most scripts of Europe; only those used are put into the file. */
+    private static PDFont font(PDDocument document, String file) throws IOException {
+        try (InputStream in = new ClassPathResource(FONTS + file).getInputStream()) {
+            return PDType0Font.load(document, in, true);
+        }
+    }
+
+    private static List<String> wrapped(String words, PDFont font, float size, float width) throws IOException {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : words.strip().split("\\s+")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (width(font, size, longer) <= width) {
+                line = longer;
+                continue;
+            }
+            if (!line.isEmpty()) {
+                lines.add(line);
+            }
+            line = word;
+            // A word longer than the line is broken, not cut.
+            while (width(font, size, line) > width && line.codePointCount(0, line.length()) > 1) {
+                int end = line.length();
+                while (end > 1 && width(font, size, line.substring(0, end)) > width) {
+                    end = line.offsetByCodePoints(end, -1);
+                }
+                lines.add(line.substring(0, end));
+                line = line.substring(end);
+            }
+        }
+        lines.add(line);
+        return lines;
+    }
+
+    private static float width(PDFont font, float size, String words) throws IOException {
+        return font.getStringWidth(words) / 1000 * size;
+    }
+
+    private static void text(PDPageContentStream out, PDFont font, float size, float x, float y, String words)
+            throws IOException {
+        out.beginText();
+        out.setFont(font, size);
+        out.newLineAtOffset(x, y);
+        out.showText(encodable(font, words));
+        out.endText();
+    }
+
+    /** A letter that the font has not prints as a question mark; {@link #unprintable} says which they are. */
+    private static String encodable(PDFont font, String words) {
+        StringBuilder known = new StringBuilder();
+        Script.letters(words).forEach(letter -> known.append(has(font, letter) ? letter : "?"));
+        return known.toString();
+    }
+
+    private static boolean has(PDFont font, String letter) {
+        try {
+            font.encode(letter);
+            return true;
+        } catch (IOException | IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** The letters of a name that come out as question marks, each once; empty for nearly every name. */
+    public static String unprintable(String words) {
+        try (PDDocument document = new PDDocument()) {
+            PDFont bold = font(document, "DejaVuSans-Bold.ttf");
+            return Script.letters(Script.joined(words))
+                    .filter(letter -> !has(bold, letter))
+                    .distinct()
+                    .collect(Collectors.joining(" "));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static void code(PDPageContentStream out, String address, float x, float y) throws IOException {
+        BitMatrix matrix;
+        try {
+            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, HINTS);
+        } catch (WriterException e) {
+            throw new IOException(e);
+        }
+        // Whole dots of a 300 dpi printer, so that no module comes out a dot wider than its neighbour.
+        float cell = (float) Math.floor(CODE / matrix.getWidth() / DOT) * DOT;
+        for (int row = 0; row < matrix.getHeight(); row++) {
+            for (int column = 0; column < matrix.getWidth(); column++) {
+                if (matrix.get(column, row)) {
+                    out.addRect(x + column * cell, y + CODE - (row + 1) * cell, cell, cell);
+                }
+            }
+        }
+        out.fill();
+    }
+}
