@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Slider } from '../ui/controls'
-import { DOSE_UNIT } from '../ui/dictionary'
+import { DOSE_UNIT, doseUnit } from '../ui/dictionary'
 import { figure } from '../ui/words'
 
 type Unit = Schemas['DoseUnitView']
@@ -48,7 +48,7 @@ export function DoseAmount({
     <>
       <Slider
         label="Each dose"
-        unit={of ? DOSE_UNIT[of.unit] : unit}
+        unit={of ? doseUnit(of.unit, n) : unit}
         value={n}
         min={step}
         max={Math.max(step * 10, Math.ceil(most / each))}

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client'
 import { Slider } from '../ui/controls'
-import { DOSE_UNIT } from '../ui/dictionary'
+import { doseUnit } from '../ui/dictionary'
 import { STEP } from './DoseAmount'
 
 /** From a smaller dose to the full one over some days, or back; counted are days with a dose. */
@@ -42,7 +42,7 @@ export function Slope({
       {days > 0 && counted && (
         <Slider
           label={amountLabel}
-          unit={DOSE_UNIT[counted.unit]}
+          unit={doseUnit(counted.unit, amount / each)}
           value={amount / each}
           min={step}
           max={Math.max(step, dose / each)}

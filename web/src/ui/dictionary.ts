@@ -389,6 +389,10 @@ export const DOSE_UNIT: Record<Schemas['DoseUnitView']['unit'], string> = {
   PIECE: 'pieces',
 }
 
+/** So many of a unit: "1 cup", "0.5 cups". */
+export const doseUnit = (unit: keyof typeof DOSE_UNIT, n: number) =>
+  Math.abs(n - 1) < 1e-9 ? DOSE_UNIT[unit].replace(/(?<=batch)es$|s$/, '') : DOSE_UNIT[unit]
+
 export const SIGN: Record<Schemas['ReactionView']['signs'][number], string> = {
   ITCHING: 'itching',
   RASH: 'a rash',

@@ -177,6 +177,22 @@ public class BenchTest extends InBrowser {
     }
 
     @Test
+    public void howADropSetIsNotedAndTakenBack() {
+        go("/making");
+        page.getByText("Finished", new Page.GetByTextOptions().setExact(false))
+                .first()
+                .click();
+        link("Marigold salve").first().click();
+        button("too soft").click();
+        assertThat(section("Cold spoon"))
+                .containsText("It set too soft. The next salve with this wax is planned by it.");
+        button("was wrong: how it set").click();
+        field("Why how it set is struck out").fill("the spoon was warm");
+        button("Strike it out").click();
+        assertThat(section("Cold spoon")).containsText("How did it set, poured as planned?");
+    }
+
+    @Test
     public void aCreamKeepsForDaysAndSaysSo() {
         go("/making/cream");
         choose("Oil", "olive oil P");

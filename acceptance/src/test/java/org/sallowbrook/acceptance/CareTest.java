@@ -80,6 +80,7 @@ public class CareTest extends InBrowser {
         heading("Dose card").waitFor();
         assertThat(main()).containsText("drunk slowly over 15 minutes");
         assertThat(main()).containsText("Urtica dioica");
+        assertThat(link("On paper (PDF)")).hasAttribute("href", Pattern.compile("/api/dosing/courses/.*/card.pdf"));
         accessible("a dose card");
     }
 

@@ -68,7 +68,8 @@ public class HelpTest extends ServerTest {
 
     /** What can be read of it, in one line. */
     private static String paper(Client client, String path) {
-        try (PDDocument document = Loader.loadPDF(client.get(path).expect(200).raw().body())) {
+        try (PDDocument document =
+                Loader.loadPDF(client.get(path).expect(200).raw().body())) {
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.sallowbrook.server.making.BatchRequest;
+import org.sallowbrook.server.platform.Kinds;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -233,31 +238,31 @@ public class KindsTest extends ServerTest {
     @DataProvider
     public Object[][] kinds() {
         return new Object[][] {
-            {"TINCTURE", "TINCTURE"},
-            {"FILL_AND_COVER", "TINCTURE"},
-            {"PERCOLATION", "TINCTURE"},
-            {"STEEPED VINEGAR", "HERBAL_VINEGAR"},
-            {"STEEPED GLYCERINE", "GLYCERITE"},
-            {"STEEPED HONEY", "HERBAL_HONEY"},
-            {"STEEPED WINE", "HERBAL_WINE"},
-            {"TEA", "TEA"},
-            {"WASH", "WASH"},
-            {"SYRUP", "SYRUP"},
-            {"ICE_CUBES", "ICE_CUBES"},
-            {"DRY", "TEA_MIXTURE"},
-            {"POULTICE", "POULTICE"},
-            {"INFUSED_OIL", "INFUSED_OIL"},
-            {"FORMULA", "MIXTURE"},
-            {"CREAM", "CREAM"},
-            {"JOINED", "TINCTURE"},
-            {"KEPT SALT", "SALTED_HERB"},
-            {"KEPT FROST", "FROZEN_HERB"},
-            {"EVAPORATED_OIL", "INFUSED_OIL"},
+            {"TINCTURE", "TINCTURE", "SHAKE POUR_OFF"},
+            {"FILL_AND_COVER", "TINCTURE", "SHAKE POUR_OFF"},
+            {"PERCOLATION", "TINCTURE", ""},
+            {"STEEPED VINEGAR", "HERBAL_VINEGAR", "SHAKE"},
+            {"STEEPED GLYCERINE", "GLYCERITE", "SHAKE"},
+            {"STEEPED HONEY", "HERBAL_HONEY", "SHAKE"},
+            {"STEEPED WINE", "HERBAL_WINE", "SHAKE"},
+            {"TEA", "TEA", ""},
+            {"WASH", "WASH", ""},
+            {"SYRUP", "SYRUP", ""},
+            {"ICE_CUBES", "ICE_CUBES", ""},
+            {"DRY", "TEA_MIXTURE", ""},
+            {"POULTICE", "POULTICE", ""},
+            {"INFUSED_OIL", "INFUSED_OIL", "SHAKE SETTLE"},
+            {"FORMULA", "MIXTURE", ""},
+            {"CREAM", "CREAM", ""},
+            {"JOINED", "TINCTURE", ""},
+            {"KEPT SALT", "SALTED_HERB", ""},
+            {"KEPT FROST", "FROZEN_HERB", ""},
+            {"EVAPORATED_OIL", "INFUSED_OIL", "WEIGH_PAN"},
         };
     }
 
     @Test(dataProvider = "kinds")
-    public void isMadeOnceSavedAndTracedToItsStand(String kind, String form) {
+    public void isMadeOnceSavedAndTracedToItsStand(String kind, String form, String follows) {
         UUID id = id();
         Map<String, Object> asked = request(kind, id);
         JsonNode checked =
@@ -284,10 +289,28 @@ public class KindsTest extends ServerTest {
                 .raw()
                 .body();
         assertThat(label.length).isGreaterThan(1000);
+        JsonNode batch = ilse.get("/api/making/batches/" + id).body();
+        assertThat(batch.path("follows").valueStream().map(JsonNode::asString).collect(Collectors.joining(" ")))
+                .isEqualTo(follows);
+        // What stands still is neither asked to be shaken nor can be said to have been.
+        boolean shaken = follows.contains("SHAKE");
+        ilse.post("/api/making/batches/" + id + "/shakes", Map.of("id", id(), "on", today()))
+                .expect(shaken ? 200 : 409);
+        assertThat(batch.hasNonNull("pourOffFrom")).isEqualTo(follows.contains("POUR_OFF"));
+    }
+
+    /** A salve is made in every chain; all others are rows above. */
+    @Test
+    public void everyKindIsTried() {
+        assertThat(Stream.concat(
+                        Stream.of("SALVE"),
+                        Arrays.stream(kinds()).map(k -> k[0].toString().split(" ")[0])))
+                .containsAll(
+                        Kinds.of(BatchRequest.class).stream().map(Kinds::name).toList());
     }
 
     @Test(dataProvider = "kinds")
-    public void refusesWhatMakesNoSense(String kind, String form) {
+    public void refusesWhatMakesNoSense(String kind, String form, String follows) {
         for (String field : request(kind, id()).keySet()) {
             if (List.of("acknowledged", "kind", "route").contains(field)) {
                 continue;

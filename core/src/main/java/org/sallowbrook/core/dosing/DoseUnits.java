@@ -319,7 +319,29 @@ public final class DoseUnits {
             case HERB -> way == DosingGate.Way.MOUTH ? Dose.Unit.CUP : Dose.Unit.G;
             case HERBAL_HONEY, SYRUP, OXYMEL -> Dose.Unit.TEASPOON;
             case TEA -> amount >= BY_THE_CUP_ML ? Dose.Unit.CUP : Dose.Unit.ML;
-            default -> form.unit() == Unit.G ? Dose.Unit.G : Dose.Unit.ML;
+            case PLANT,
+                    SPIRIT,
+                    CARRIER_OIL,
+                    WAX,
+                    VINEGAR,
+                    GLYCERINE,
+                    HONEY,
+                    SUGAR,
+                    SALT,
+                    WINE,
+                    BUTTER,
+                    EMULSIFIER,
+                    PRESERVATIVE,
+                    ESSENTIAL_OIL,
+                    TINCTURE,
+                    MIXTURE,
+                    HERBAL_VINEGAR,
+                    GLYCERITE,
+                    HERBAL_WINE,
+                    ICE_CUBES,
+                    SALTED_HERB,
+                    FROZEN_HERB,
+                    INFUSED_OIL -> form.unit() == Unit.G ? Dose.Unit.G : Dose.Unit.ML;
         };
     }
 

@@ -30,61 +30,69 @@ public final class Keeping {
     /** As warm as a household refrigerator may be; general food hygiene asks for 5 to 8 °C. */
     private static final double COLD_C = 8;
 
+    private enum Inputs {
+        CARRY,
+        DO_NOT
+    }
+
+    private enum Cold {
+        ONLY,
+        NEED_NOT
+    }
+
     /** What is kept, with its life closed and, where it differs, once opened. */
     public enum Form {
-        LEAF(12, 0, null),
-        FLOWER(12, 0, null),
-        HERB(12, 0, null),
-        AROMATIC_LEAF(12, 0, null),
-        ROOT(24, 0, null),
-        BARK(24, 0, null),
-        SEED(24, 0, null),
-        DRIED_FRUIT(24, 0, null),
-        POWDER(6, 0, null),
-        TEA_MIXTURE(12, 0, null),
-        FROZEN(6, 0, null),
-        SALTED(6, 0, null),
-        TINCTURE_ON_HERB(60, 0, null),
-        TINCTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
-        MIXTURE(PRESSED_TINCTURE_MONTHS, 0, 12),
-        GLYCERITE(24, 0, null),
-        VINEGAR(12, 0, null),
-        HONEY(12, 0, null),
-        OXYMEL(12, 0, null),
-        HERBAL_WINE(1, 0, null),
-        CREAM(0, 7, null),
-        EATEN_OIL(0, 7, null),
-        INFUSED_OIL(12, 0, 6),
-        SALVE(12, 0, null),
-        SYRUP(3, 0, null),
-        TEA(0, 1, null),
-        DECOCTION(0, 1, null),
-        COLD_MACERATE(0, 0, null);
+        LEAF(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        FLOWER(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        HERB(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        AROMATIC_LEAF(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        ROOT(24, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        BARK(24, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        SEED(24, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        DRIED_FRUIT(24, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        POWDER(6, 0, null, Inputs.CARRY, Cold.NEED_NOT),
+        TEA_MIXTURE(12, 0, null, Inputs.CARRY, Cold.NEED_NOT),
+        FROZEN(6, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        SALTED(6, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        TINCTURE_ON_HERB(60, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        TINCTURE(PRESSED_TINCTURE_MONTHS, 0, 12, Inputs.DO_NOT, Cold.NEED_NOT),
+        MIXTURE(PRESSED_TINCTURE_MONTHS, 0, 12, Inputs.CARRY, Cold.NEED_NOT),
+        GLYCERITE(24, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        VINEGAR(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        HONEY(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        OXYMEL(12, 0, null, Inputs.DO_NOT, Cold.NEED_NOT),
+        HERBAL_WINE(1, 0, null, Inputs.DO_NOT, Cold.ONLY),
+        CREAM(0, 7, null, Inputs.CARRY, Cold.ONLY),
+        EATEN_OIL(0, 7, null, Inputs.DO_NOT, Cold.ONLY),
+        INFUSED_OIL(12, 0, 6, Inputs.CARRY, Cold.NEED_NOT),
+        SALVE(12, 0, null, Inputs.CARRY, Cold.NEED_NOT),
+        SYRUP(3, 0, null, Inputs.DO_NOT, Cold.ONLY),
+        TEA(0, 1, null, Inputs.DO_NOT, Cold.ONLY),
+        DECOCTION(0, 1, null, Inputs.DO_NOT, Cold.ONLY),
+        COLD_MACERATE(0, 0, null, Inputs.DO_NOT, Cold.ONLY);
 
         private final int months;
         private final int days;
         private final @Nullable Integer openedMonths;
+        private final Inputs inputs;
+        private final Cold cold;
 
-        Form(int months, int days, @Nullable Integer openedMonths) {
+        Form(int months, int days, @Nullable Integer openedMonths, Inputs inputs, Cold cold) {
             this.months = months;
             this.days = days;
             this.openedMonths = openedMonths;
+            this.inputs = inputs;
+            this.cold = cold;
         }
 
         /** Whether an input's date carries over: oil goes rancid whatever is made of it, and herb in a mixture is no younger. */
         public boolean carriesInputs() {
-            return switch (this) {
-                case INFUSED_OIL, SALVE, CREAM, MIXTURE, TEA_MIXTURE, POWDER -> true;
-                default -> false;
-            };
+            return inputs == Inputs.CARRY;
         }
 
         /** Whether it keeps in the refrigerator only: germs grow in what is moist and neither strong, sour nor sweet enough. */
         boolean coldOnly() {
-            return switch (this) {
-                case CREAM, EATEN_OIL, SYRUP, HERBAL_WINE, TEA, DECOCTION, COLD_MACERATE -> true;
-                default -> false;
-            };
+            return cold == Cold.ONLY;
         }
 
         boolean isShort() {

@@ -7,49 +7,73 @@ import org.sallowbrook.core.measure.Unit;
 
 /** What a lot is, whatever vessel it stands in and however far along it is. */
 public enum LotForm {
-    PLANT(Unit.G, VesselKind.GROUND),
-    HERB(Unit.G, VesselKind.JAR),
+    PLANT(Of.PLANT, Unit.G, VesselKind.GROUND),
+    HERB(Of.PLANT, Unit.G, VesselKind.JAR),
 
-    SPIRIT(Unit.ML, VesselKind.BOTTLE),
-    CARRIER_OIL(Unit.ML, VesselKind.BOTTLE),
-    WAX(Unit.G, VesselKind.BLOCK),
-    VINEGAR(Unit.ML, VesselKind.BOTTLE),
-    GLYCERINE(Unit.ML, VesselKind.BOTTLE),
-    HONEY(Unit.G, VesselKind.JAR),
-    SUGAR(Unit.G, VesselKind.BAG),
-    SALT(Unit.G, VesselKind.BAG),
-    WINE(Unit.ML, VesselKind.BOTTLE),
-    BUTTER(Unit.G, VesselKind.BLOCK),
-    EMULSIFIER(Unit.G, VesselKind.JAR),
-    PRESERVATIVE(Unit.G, VesselKind.BOTTLE),
-    ESSENTIAL_OIL(Unit.G, VesselKind.BOTTLE),
+    SPIRIT(Of.SUPPLY, Unit.ML, VesselKind.BOTTLE, Holds.ALCOHOL, Interval.of(1, Strength.MOST_PERCENT)),
+    CARRIER_OIL(Of.SUPPLY, Unit.ML, VesselKind.BOTTLE),
+    WAX(Of.SUPPLY, Unit.G, VesselKind.BLOCK),
+    VINEGAR(Of.SUPPLY, Unit.ML, VesselKind.BOTTLE, Holds.OTHER, Interval.of(4, 12)),
+    GLYCERINE(Of.SUPPLY, Unit.ML, VesselKind.BOTTLE, Holds.OTHER, Interval.of(30, 100)),
+    HONEY(Of.SUPPLY, Unit.G, VesselKind.JAR),
+    SUGAR(Of.SUPPLY, Unit.G, VesselKind.BAG),
+    SALT(Of.SUPPLY, Unit.G, VesselKind.BAG),
+    WINE(Of.SUPPLY, Unit.ML, VesselKind.BOTTLE, Holds.ALCOHOL, Interval.of(5, 24)),
+    BUTTER(Of.SUPPLY, Unit.G, VesselKind.BLOCK),
+    EMULSIFIER(Of.SUPPLY, Unit.G, VesselKind.JAR),
+    PRESERVATIVE(Of.SUPPLY, Unit.G, VesselKind.BOTTLE),
+    ESSENTIAL_OIL(Of.SUPPLY, Unit.G, VesselKind.BOTTLE),
 
-    TINCTURE(Unit.ML, VesselKind.BOTTLE),
-    MIXTURE(Unit.ML, VesselKind.BOTTLE),
-    HERBAL_VINEGAR(Unit.ML, VesselKind.BOTTLE),
-    GLYCERITE(Unit.ML, VesselKind.BOTTLE),
-    HERBAL_HONEY(Unit.ML, VesselKind.JAR),
-    OXYMEL(Unit.ML, VesselKind.BOTTLE),
-    HERBAL_WINE(Unit.ML, VesselKind.BOTTLE),
-    TEA(Unit.ML, VesselKind.FLASK),
-    WASH(Unit.ML, VesselKind.FLASK),
-    SYRUP(Unit.ML, VesselKind.BOTTLE),
-    ICE_CUBES(Unit.ML, VesselKind.BAG),
-    TEA_MIXTURE(Unit.G, VesselKind.BAG),
-    POWDER(Unit.G, VesselKind.JAR),
-    POULTICE(Unit.G, VesselKind.JAR),
-    SALTED_HERB(Unit.G, VesselKind.JAR),
-    FROZEN_HERB(Unit.G, VesselKind.BAG),
-    INFUSED_OIL(Unit.ML, VesselKind.BOTTLE),
-    SALVE(Unit.G, VesselKind.TIN),
-    CREAM(Unit.G, VesselKind.TIN);
+    TINCTURE(Of.MADE, Unit.ML, VesselKind.BOTTLE, Holds.ALCOHOL, null),
+    MIXTURE(Of.MADE, Unit.ML, VesselKind.BOTTLE, Holds.ALCOHOL, null),
+    HERBAL_VINEGAR(Of.MADE, Unit.ML, VesselKind.BOTTLE),
+    GLYCERITE(Of.MADE, Unit.ML, VesselKind.BOTTLE),
+    HERBAL_HONEY(Of.MADE, Unit.ML, VesselKind.JAR),
+    OXYMEL(Of.MADE, Unit.ML, VesselKind.BOTTLE),
+    HERBAL_WINE(Of.MADE, Unit.ML, VesselKind.BOTTLE, Holds.ALCOHOL, null),
+    TEA(Of.MADE, Unit.ML, VesselKind.FLASK),
+    WASH(Of.MADE, Unit.ML, VesselKind.FLASK),
+    SYRUP(Of.MADE, Unit.ML, VesselKind.BOTTLE),
+    ICE_CUBES(Of.MADE, Unit.ML, VesselKind.BAG),
+    TEA_MIXTURE(Of.MADE, Unit.G, VesselKind.BAG),
+    POWDER(Of.MADE, Unit.G, VesselKind.JAR),
+    POULTICE(Of.MADE, Unit.G, VesselKind.JAR),
+    SALTED_HERB(Of.MADE, Unit.G, VesselKind.JAR),
+    FROZEN_HERB(Of.MADE, Unit.G, VesselKind.BAG),
+    INFUSED_OIL(Of.MADE, Unit.ML, VesselKind.BOTTLE),
+    SALVE(Of.MADE, Unit.G, VesselKind.TIN),
+    CREAM(Of.MADE, Unit.G, VesselKind.TIN);
 
+    private enum Of {
+        /** The plant itself, growing, picked or dried. */
+        PLANT,
+        /** Bought or kept in stock as it is, rather than gathered or made here. */
+        SUPPLY,
+        MADE
+    }
+
+    /** What its percentage is of; acid and glycerine are the same to all who ask here. */
+    private enum Holds {
+        ALCOHOL,
+        OTHER
+    }
+
+    private final Of of;
     private final Unit unit;
     private final VesselKind vessel;
+    private final Holds holds;
+    private final @Nullable Interval percent;
 
-    LotForm(Unit unit, VesselKind vessel) {
+    LotForm(Of of, Unit unit, VesselKind vessel) {
+        this(of, unit, vessel, Holds.OTHER, null);
+    }
+
+    LotForm(Of of, Unit unit, VesselKind vessel, Holds holds, @Nullable Interval percent) {
+        this.of = of;
         this.unit = unit;
         this.vessel = vessel;
+        this.holds = holds;
+        this.percent = percent;
     }
 
     /** What it is counted in. */
@@ -64,21 +88,12 @@ public enum LotForm {
 
     /** What its percentage means and may be; null for what has none. Alcohol by volume, acidity, or glycerine by volume. */
     public @Nullable Interval percent() {
-        return switch (this) {
-            case SPIRIT -> Interval.of(1, Strength.MOST_PERCENT);
-            case WINE -> Interval.of(5, 24);
-            case VINEGAR -> Interval.of(4, 12);
-            case GLYCERINE -> Interval.of(30, 100);
-            default -> null;
-        };
+        return percent;
     }
 
     /** Whether its percentage is alcohol by volume. */
     public boolean alcoholic() {
-        return switch (this) {
-            case SPIRIT, WINE, TINCTURE, MIXTURE, HERBAL_WINE -> true;
-            default -> false;
-        };
+        return holds == Holds.ALCOHOL;
     }
 
     /** Some of them, the first the likeliest. */
@@ -88,6 +103,6 @@ public enum LotForm {
 
     /** Bought or kept in stock as it is, rather than gathered or made here. */
     public boolean supply() {
-        return compareTo(SPIRIT) >= 0 && compareTo(ESSENTIAL_OIL) <= 0;
+        return of == Of.SUPPLY;
     }
 }

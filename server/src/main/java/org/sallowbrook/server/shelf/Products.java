@@ -69,7 +69,30 @@ public class Products {
             case POWDER -> Product.Drawn.WHOLE;
             case HERB -> Product.Drawn.NOT_YET;
             case PLANT, SALTED_HERB, FROZEN_HERB -> null;
-            default -> Product.Drawn.OTHER;
+            case SPIRIT,
+                    CARRIER_OIL,
+                    WAX,
+                    VINEGAR,
+                    GLYCERINE,
+                    HONEY,
+                    SUGAR,
+                    SALT,
+                    WINE,
+                    BUTTER,
+                    EMULSIFIER,
+                    PRESERVATIVE,
+                    ESSENTIAL_OIL,
+                    HERBAL_VINEGAR,
+                    GLYCERITE,
+                    HERBAL_HONEY,
+                    OXYMEL,
+                    HERBAL_WINE,
+                    WASH,
+                    SYRUP,
+                    POULTICE,
+                    INFUSED_OIL,
+                    SALVE,
+                    CREAM -> Product.Drawn.OTHER;
         };
     }
 

@@ -83,12 +83,11 @@ public record SteepedBatch(OtherMenstruum.Recipe recipe, OtherMenstruum.Plan pla
 
     @Override
     public Life keeps() {
-        Keeping.Form as = switch (form()) {
-            case HERBAL_VINEGAR -> Keeping.Form.VINEGAR;
-            case GLYCERITE -> Keeping.Form.GLYCERITE;
-            case OXYMEL -> Keeping.Form.OXYMEL;
-            case HERBAL_HONEY -> Keeping.Form.HONEY;
-            default -> Keeping.Form.HERBAL_WINE;
+        Keeping.Form as = switch (recipe.kind()) {
+            case VINEGAR -> Keeping.Form.VINEGAR;
+            case GLYCERINE -> Keeping.Form.GLYCERITE;
+            case HONEY -> oxymel() ? Keeping.Form.OXYMEL : Keeping.Form.HONEY;
+            case WINE -> Keeping.Form.HERBAL_WINE;
         };
         return Life.of(as, plan.keepsDays());
     }
@@ -165,11 +164,11 @@ public record SteepedBatch(OtherMenstruum.Recipe recipe, OtherMenstruum.Plan pla
     public List<Fact> facts() {
         return List.of(
                 new Fact(
-                        switch (plan.figureIs()) {
-                            case "acidity" -> "Acidity at the end";
-                            case "glycerine" -> "Glycerine at the end";
-                            case "water" -> "Water in it at the end";
-                            default -> "Strength at the end";
+                        switch (recipe.kind()) {
+                            case VINEGAR -> "Acidity at the end";
+                            case GLYCERINE -> "Glycerine at the end";
+                            case HONEY -> "Water in it at the end";
+                            case WINE -> "Strength at the end";
                         },
                         plan.finalFigure().times(100),
                         "%",
