@@ -1,4 +1,4 @@
-/** Doses, courses and the gates before anything is taken. Uses household, herbarium and making. */
+/** Doses, courses and the gates before anything is taken. */
 @NullMarked
 package org.sallowbrook.core.dosing;
 

@@ -1,4 +1,4 @@
-/** Computes moisture from weighings and when a lot is dry; knows no storage. Uses herbarium. */
+/** Computes moisture from weighings and when a lot is dry; knows no storage. */
 @NullMarked
 package org.sallowbrook.core.drying;
 

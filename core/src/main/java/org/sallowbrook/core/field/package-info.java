@@ -1,4 +1,4 @@
-/** Stands and harvests: what may be taken, from where and how much. Uses identification. */
+/** Stands and harvests: what may be taken, from where and how much. */
 @NullMarked
 package org.sallowbrook.core.field;
 

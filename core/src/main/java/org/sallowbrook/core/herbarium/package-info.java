@@ -1,4 +1,4 @@
-/** What is known of a plant, each figure with its source; checks a card. Knows no file format. Uses measure. */
+/** What is known of a plant, each figure with its source; checks a card. Knows no file format. */
 @NullMarked
 package org.sallowbrook.core.herbarium;
 

@@ -1,4 +1,4 @@
-/** Who lives here and who is given something, and which schools the household keeps to. Uses measure. */
+/** Who lives here and who is given something, and which schools the household keeps to. */
 @NullMarked
 package org.sallowbrook.core.household;
 

@@ -1,4 +1,4 @@
-/** Reckons which plant it is from what was seen, and whether that is certain enough to pick. Uses herbarium. */
+/** Reckons which plant it is from what was seen, and whether that is certain enough to pick. */
 @NullMarked
 package org.sallowbrook.core.identification;
 

@@ -1,5 +1,5 @@
 /**
- * What the preparations share: products, steps and the gates of the bench. Uses shelf.
+ * What the preparations share: products, steps and the gates of the bench.
  *
  * <p>Each preparation is a <em>recipe</em> (what is wanted: {@code Tincture.Recipe}, {@code Tea.Recipe} ...), a <em>plan</em>
  * (what to weigh, pour, heat and wait, with intervals, findings and the equations), and a <em>record</em> (what was really

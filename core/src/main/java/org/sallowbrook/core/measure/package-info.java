@@ -1,4 +1,4 @@
-/** The small shared words: amounts with units, ranges, findings and refusals. Uses no other room. */
+/** The small shared words: amounts with units, ranges, findings and refusals. */
 @NullMarked
 package org.sallowbrook.core.measure;
 

@@ -1,4 +1,4 @@
-/** From the basket to the bottle and back. Uses every room before it. */
+/** From the basket to the bottle and back. */
 @NullMarked
 package org.sallowbrook.core.planning;
 

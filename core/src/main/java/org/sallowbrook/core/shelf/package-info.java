@@ -1,4 +1,4 @@
-/** How long a thing keeps and whether it may go into a jar. Uses drying. */
+/** How long a thing keeps and whether it may go into a jar. */
 @NullMarked
 package org.sallowbrook.core.shelf;
 

@@ -1,4 +1,4 @@
-/** What is to be done today. Uses field, drying, shelf, making, dosing. */
+/** What is to be done today. */
 @ApplicationModule(
         displayName = "calendar",
         allowedDependencies = {"platform", "household", "field", "drying", "shelf", "making", "dosing"})

@@ -1,4 +1,4 @@
-/** Lays the invented household of the demo through the same services as a user. Uses all. */
+/** Lays the invented household of the demo through the same services as a user. */
 @ApplicationModule(
         displayName = "demo",
         allowedDependencies = {

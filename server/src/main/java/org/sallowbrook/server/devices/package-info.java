@@ -1,4 +1,4 @@
-/** Simulated stand-ins for outside devices. Uses field, drying and shelf. */
+/** Simulated stand-ins for outside devices. */
 @ApplicationModule(
         displayName = "devices",
         allowedDependencies = {"platform", "field", "drying", "shelf"})

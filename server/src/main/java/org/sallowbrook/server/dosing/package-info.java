@@ -1,4 +1,4 @@
-/** Courses and doses taken, behind every gate. Uses household, herbarium, field, shelf, making. */
+/** Courses and doses taken, behind every gate. */
 @ApplicationModule(
         displayName = "dosing",
         allowedDependencies = {"platform", "documents", "household", "herbarium", "field", "shelf", "making"})

@@ -1,4 +1,4 @@
-/** Lots on the rack and their weighings; knows no storage. Uses field. */
+/** Lots on the rack and their weighings; knows no storage. */
 @ApplicationModule(
         displayName = "drying",
         allowedDependencies = {"platform", "household", "herbarium", "field"})

@@ -1,4 +1,4 @@
-/** Stands, identifications of them, harvests. Uses herbarium, identification. */
+/** Stands, identifications of them, harvests. */
 @ApplicationModule(
         displayName = "field",
         allowedDependencies = {"platform", "household", "herbarium", "identification"})

@@ -1,4 +1,4 @@
-/** Reads plant cards into core types and serves them. Uses platform. */
+/** Reads plant cards into core types and serves them. */
 @ApplicationModule(
         displayName = "herbarium",
         allowedDependencies = {"platform", "household"})

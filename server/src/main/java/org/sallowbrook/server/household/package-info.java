@@ -1,4 +1,4 @@
-/** Accounts, people and recipients. Uses platform. */
+/** Accounts, people and recipients. */
 @ApplicationModule(
         displayName = "household",
         allowedDependencies = {"platform"})

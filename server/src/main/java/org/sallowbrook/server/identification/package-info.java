@@ -1,4 +1,4 @@
-/** The identification engine over the cards, and the trainer. Uses household, herbarium. */
+/** The identification engine over the cards, and the trainer. */
 @ApplicationModule(
         displayName = "identification",
         allowedDependencies = {"platform", "household", "herbarium"})

@@ -1,4 +1,4 @@
-/** What to gather and make for a need. Uses household, herbarium, field, drying, shelf and dosing. */
+/** What to gather and make for a need. */
 @ApplicationModule(
         displayName = "planning",
         allowedDependencies = {"platform", "household", "herbarium", "field", "drying", "shelf", "dosing"})

@@ -1,4 +1,4 @@
-/** Lots of every kind, their links and their state: jars, spirits, oils, bottles, tins. Uses drying and field. */
+/** Lots of every kind, their links and their state: jars, spirits, oils, bottles, tins. */
 @ApplicationModule(
         displayName = "shelf",
         allowedDependencies = {"platform", "documents", "household", "herbarium", "field", "drying"})

@@ -1,4 +1,4 @@
-/** Upstream and downstream over any depth; quarantine. Uses household, shelf and field. */
+/** Upstream and downstream over any depth; quarantine. */
 @ApplicationModule(
         displayName = "tracing",
         allowedDependencies = {"platform", "household", "drying", "field", "shelf"})

@@ -1,4 +1,4 @@
-/** Herb that stays dry: tea mixtures and powders. Uses shelf. */
+/** Herb that stays dry: tea mixtures and powders. */
 @NullMarked
 package org.sallowbrook.core.making.dry;
 

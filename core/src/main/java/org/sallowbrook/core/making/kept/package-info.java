@@ -1,4 +1,4 @@
-/** Fresh herb kept otherwise than dry: salted or frozen. Uses shelf. */
+/** Fresh herb kept otherwise than dry: salted or frozen. */
 @NullMarked
 package org.sallowbrook.core.making.kept;
 

@@ -1,4 +1,4 @@
-/** Plans infused oils. Uses measure and shelf. */
+/** Plans infused oils. */
 @NullMarked
 package org.sallowbrook.core.making.oil;
 

@@ -1,4 +1,4 @@
-/** Plans salves by tins and firmness. Uses measure. */
+/** For the skin: salves by tins and firmness, creams, poultices. */
 @NullMarked
 package org.sallowbrook.core.making.salve;
 

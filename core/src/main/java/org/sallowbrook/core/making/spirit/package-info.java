@@ -1,4 +1,4 @@
-/** Ethanol and water: density, mixing, diluting, blending. Uses measure alone. */
+/** Ethanol and water: density, mixing, diluting, blending. */
 @NullMarked
 package org.sallowbrook.core.making.spirit;
 

@@ -1,4 +1,4 @@
-/** Plans water preparations on one timeline. Uses measure and shelf. */
+/** Plans water preparations on one timeline. */
 @NullMarked
 package org.sallowbrook.core.making.tea;
 

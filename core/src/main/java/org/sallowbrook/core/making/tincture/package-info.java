@@ -1,4 +1,4 @@
-/** Plans a tincture by weight to volume. Uses spirit. */
+/** Plans a tincture by weight to volume. */
 @NullMarked
 package org.sallowbrook.core.making.tincture;
 

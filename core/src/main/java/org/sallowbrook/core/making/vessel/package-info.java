@@ -1,4 +1,4 @@
-/** Chooses bottles, jars and tins from those at hand. Uses measure. */
+/** Chooses bottles, jars and tins from those at hand. */
 @NullMarked
 package org.sallowbrook.core.making.vessel;
 
