@@ -8,23 +8,17 @@ import { useSession } from '../household/queries'
 import { Choose } from '../ui/Choose'
 import { Button, Input } from '../ui/controls'
 import { Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
-import { DANGER, GROUP, ORGAN, STAGE, type Stage } from '../ui/dictionary'
-import { month } from '../ui/words'
+import { DANGER, GROUP, ORGAN, STAGE } from '../ui/dictionary'
 import { PlantDrawing } from './drawing'
 import { useCharacters, useTaxa } from './queries'
 import { pageOnly } from '../ui/may'
+import { Months } from './Months'
+import { STAGES } from './stages'
 
 type Card = Schemas['CardFile']
 type Character = Schemas['CharacterView']
 type Group = Schemas['CharacterView']['groups'][number]
 type Danger = Card['danger']
-
-const STAGES = {
-  PLANT: ['ROSETTE', 'LEAFY', 'FLOWERING', 'FRUITING', 'WINTER'],
-  FERN: ['SPORING'],
-  LICHEN: ['THALLUS'],
-  FUNGUS: ['FRUIT_BODY'],
-} as const
 
 /** "Filipendula ulmaria" to filipendula-ulmaria. */
 const idOf = (name: string) =>
@@ -168,7 +162,7 @@ function Form({ all }: { all: Character[] }) {
               {STAGES[group].map((s) => (
                 <Months
                   key={s}
-                  stage={s}
+                  label={STAGE[s]}
                   value={months[s] ?? []}
                   onChange={(m) => setMonths({ ...months, [s]: m })}
                 />
@@ -366,36 +360,5 @@ function Characters({ f }: { f: NewPlantForm }) {
         </details>
       ))}
     </>
-  )
-}
-
-function Months({
-  stage,
-  value,
-  onChange,
-}: {
-  stage: Stage
-  value: number[]
-  onChange: (m: number[]) => void
-}) {
-  return (
-    <fieldset className="mb-2">
-      <legend className="text-soft text-sm font-medium">{STAGE[stage]}</legend>
-      <div className="grid grid-cols-6 sm:grid-cols-12">
-        {Array.from({ length: 12 }, (_, i) => i + 1).map((m) => (
-          <button
-            key={m}
-            type="button"
-            aria-pressed={value.includes(m)}
-            className={`border-line min-h-8 border text-sm ${value.includes(m) ? 'bg-water text-sheet font-semibold' : 'bg-sheet'}`}
-            onClick={() =>
-              onChange(value.includes(m) ? value.filter((x) => x !== m) : [...value, m].sort((a, b) => a - b))
-            }
-          >
-            {month(m)}
-          </button>
-        ))}
-      </div>
-    </fieldset>
   )
 }

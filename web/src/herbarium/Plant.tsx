@@ -34,6 +34,7 @@ import { useCard, useChecks, useTaxon } from './queries'
 import { Citing, Sourced, Sources } from './Sourced'
 import { Year } from './Year'
 import { Only } from '../ui/may'
+import { OwnPlant } from './OwnPlant'
 
 type TaxonView = Schemas['TaxonView']
 type Check = Schemas['CheckView']
@@ -81,6 +82,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
             </p>
           )}
           {editing && <OwnVersion t={t} />}
+          {editing && <OwnPlantOf t={t} />}
           <div className="grid gap-3 lg:grid-cols-[17rem_minmax(0,1fr)_minmax(0,1fr)] print:grid-cols-2">
             <div className="space-y-3">
               <Section>
@@ -452,6 +454,12 @@ function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks
 }
 
 /** What a household's own version is, how to take it elsewhere and how to be rid of it. */
+/** Only of a plant that does not ship: of those that do the household changes and adds in place. */
+function OwnPlantOf({ t }: { t: TaxonView }) {
+  const card = useCard(t.id, true)
+  return card.data?.own && !card.data.shipped ? <OwnPlant t={t} /> : null
+}
+
 function OwnVersion({ t }: { t: TaxonView }) {
   const card = useCard(t.id, true)
   const back = useCommand('herbarium', {

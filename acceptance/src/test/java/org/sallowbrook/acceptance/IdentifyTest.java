@@ -445,6 +445,71 @@ public class IdentifyTest extends InBrowser {
         assertThat(page.locator("main")).containsText("four, separate");
     }
 
+    @Test(dependsOnMethods = "aPlantOfOnesOwnLandsAsADraft")
+    public void aDraftBecomesAPlantThatIsGatheredByFormAlone() {
+        go("/herbarium/cochlearia-officinalis");
+        heading("scurvygrass").waitFor();
+        button("Change this card").click();
+        Locator own = section("From a draft to a plant that is gathered");
+        assertThat(own).containsText("fewer than 6 characters");
+        assertThat(own).containsText("no part is gathered of it yet");
+        assertThat(button("It is whole")).isDisabled();
+        for (String[] seen : new String[][] {
+            {"Growth form", "a herb"},
+            {"How the leaf is divided", "simple, one blade"},
+            {"How leaves stand on the stem", "one by one"},
+            {"Colour of the flower", "white"},
+            {"Surface of the stem", "hairless, green"},
+        }) {
+            button("Add a character").click();
+            choose("Character", seen[0]);
+            choose("What it always shows", seen[1]);
+            button("Keep the character").click();
+            assertThat(button("Keep the character")).hasCount(0);
+        }
+        assertThat(own).not().containsText("fewer than 6 characters");
+        button("Add a part").click();
+        choose("Part", "leaf");
+        field("When it is best").fill("before it flowers");
+        field("How it is taken").fill("single leaves from the outside");
+        field("Of each plant, at most").fill("30");
+        field("Of the stand in a year, at most").fill("10");
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("in flower"))
+                .check();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Gathered in"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("May"))
+                .click();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("by mouth"))
+                .check();
+        accessible("a part of a plant of one's own");
+        button("Keep the part").click();
+        assertThat(own).containsText("nothing is said of pregnancy");
+        for (String[] caution : new String[][] {
+            {"somebody expecting", "not for them"},
+            {"somebody breast-feeding", "looked up, nobody knows"},
+            {"children under an age", "not for them"},
+        }) {
+            button("Add a caution").click();
+            choose("For whom", caution[0]);
+            choose("What is known", caution[1]);
+            field("Why, in a few words").fill("safety is not established");
+            field("Where it is written, or who says so").fill("A flora");
+            field("Of the year").fill("2019");
+            choose("What kind of word that is", "reference");
+            button("Keep the caution").click();
+            assertThat(button("Keep the caution")).hasCount(0);
+        }
+        assertThat(button("It is whole")).isDisabled();
+        page.getByText("I looked up what it is taken for").click();
+        assertThat(own).containsText("it can be called whole");
+        button("It is whole").click();
+        assertThat(button("Put it aside as a draft")).isVisible();
+        assertThat(main()).not().containsText("DRAFT");
+        assertThat(main()).containsText("before it flowers");
+        assertThat(main()).containsText("safety is not established");
+        accessible("a plant of one's own, whole");
+    }
+
     @Test
     public void aFigureIsChangedInPlaceAndTickedWithBookAndPage() {
         go("/herbarium/agrimony");
