@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Schemas } from '../api/client'
+import { errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { CONDITION, EVIDENCE, MEDICINE, PART, ROUTE, STAGE } from '../ui/dictionary'
@@ -28,24 +28,26 @@ export function OwnPlant({ t }: { t: TaxonView }) {
     caution: <AddCaution t={t} onDone={() => setOpen('')} />,
   }
   return (
-    <Section title="From a draft to a plant that is gathered">
-      <div className="space-y-3">
-        <Wanting t={t} />
-        <div className="flex flex-wrap gap-2">
-          <Button aria-pressed={open === 'character'} onClick={() => setOpen('character')}>
-            Add a character
-          </Button>
-          <Button aria-pressed={open === 'part'} onClick={() => setOpen('part')}>
-            Add a part
-          </Button>
-          <Button aria-pressed={open === 'caution'} onClick={() => setOpen('caution')}>
-            Add a caution
-          </Button>
+    <div className="mb-3">
+      <Section title="From a draft to a plant that is gathered">
+        <div className="space-y-3">
+          <Wanting t={t} />
+          <div className="flex flex-wrap gap-2">
+            <Button aria-pressed={open === 'character'} onClick={() => setOpen('character')}>
+              Add a character
+            </Button>
+            <Button aria-pressed={open === 'part'} onClick={() => setOpen('part')}>
+              Add a part
+            </Button>
+            <Button aria-pressed={open === 'caution'} onClick={() => setOpen('caution')}>
+              Add a caution
+            </Button>
+          </div>
+          {open in forms && forms[open as keyof typeof forms]}
+          <Whole t={t} />
         </div>
-        {open in forms && forms[open as keyof typeof forms]}
-        <Whole t={t} />
-      </div>
-    </Section>
+      </Section>
+    </div>
   )
 }
 
@@ -71,7 +73,7 @@ function Whole({ t }: { t: TaxonView }) {
   return (
     <div className="space-y-2">
       <Toggle
-        label="I looked up what it is taken for, in a flora of this region; the list above is all there is"
+        label="I looked up what it is taken for, in a flora of this region; the look-alikes on this page are all there are"
         checked={t.lookAlikesChecked}
         onChange={(lookAlikesChecked) => change.mutate((c) => ({ ...c, lookAlikesChecked }))}
       />
@@ -156,6 +158,7 @@ function AddPart({ t, onDone }: { t: TaxonView; onDone: () => void }) {
   const flip = <T,>(list: T[], item: T) =>
     list.includes(item) ? list.filter((x) => x !== item) : [...list, item]
   const there = t.parts.map((p) => p.part)
+  const at = (field: string) => errorAt(change.error, `parts[${there.length}].${field}`)
   return (
     <form
       className="grid gap-3 sm:grid-cols-2"
@@ -197,8 +200,20 @@ function AddPart({ t, onDone }: { t: TaxonView; onDone: () => void }) {
         onChange={(e) => setMethod(e.target.value)}
       />
       <Input label="Tools" value={tools} onChange={(e) => setTools(e.target.value)} />
-      <NumberInput label="Of each plant, at most" unit="%" value={perPlant} onChange={setPerPlant} />
-      <NumberInput label="Of the stand in a year, at most" unit="%" value={ofStand} onChange={setOfStand} />
+      <NumberInput
+        label="Of each plant, at most"
+        unit="%"
+        value={perPlant}
+        onChange={setPerPlant}
+        error={at('sharePerPlant')}
+      />
+      <NumberInput
+        label="Of the stand in a year, at most"
+        unit="%"
+        value={ofStand}
+        onChange={setOfStand}
+        error={at('shareOfStand')}
+      />
       <fieldset className="sm:col-span-2">
         <legend className="text-soft text-sm font-medium">At which stage</legend>
         <div className="flex flex-wrap gap-x-4">
