@@ -369,7 +369,11 @@ function AddCaution({ t, onDone }: { t: TaxonView; onDone: () => void }) {
         choices={keysOf(EVIDENCE).map((k) => ({ value: k, label: EVIDENCE[k] }))}
         onChange={setEvidence}
       />
-      <Keep change={change} ready={whom !== '' && known !== '' && evidence !== ''}>
+      {/* Of none in particular it would be said of all of them: "nothing found" must not be. */}
+      <Keep
+        change={change}
+        ready={whom !== '' && known !== '' && evidence !== '' && (values.length === 0 || value !== '')}
+      >
         Keep the caution
       </Keep>
     </form>

@@ -272,7 +272,7 @@ function Member({ member }: { member: Schemas['MemberView'] }) {
     mutationFn: (body: { role: Role; disabled: boolean }) =>
       ask(api.PUT('/api/household/members/{id}', { params: { path }, body })),
   })
-  const reset = useCommand('household', {
+  const reset = useCommand([], {
     mutationFn: () => ask(api.POST('/api/household/members/{id}/reset', { params: { path } })),
   })
   return (
