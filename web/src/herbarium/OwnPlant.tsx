@@ -261,6 +261,9 @@ const FOR_WHOM = {
 } as const
 type ForWhom = keyof typeof FOR_WHOM
 
+/** Those of whom it has to be said which. */
+const ASKS_WHICH: ForWhom[] = ['UNDER_AGE', 'CONDITION', 'MEDICINE']
+
 /** What is known of it, and what a gate then does. */
 const KNOWN = {
   STOP: { label: 'not for them', status: 'PRESENT', severity: 'STOP' },
@@ -334,7 +337,7 @@ function AddCaution({ t, onDone }: { t: TaxonView; onDone: () => void }) {
           unit="years"
           value={value}
           onChange={setValue}
-          hint="empty for all children"
+          hint="18 for all children"
         />
       )}
       {values.length > 0 && (
@@ -372,7 +375,7 @@ function AddCaution({ t, onDone }: { t: TaxonView; onDone: () => void }) {
       {/* Of none in particular it would be said of all of them: "nothing found" must not be. */}
       <Keep
         change={change}
-        ready={whom !== '' && known !== '' && evidence !== '' && (values.length === 0 || value !== '')}
+        ready={whom !== '' && known !== '' && evidence !== '' && (value !== '' || !ASKS_WHICH.includes(whom))}
       >
         Keep the caution
       </Keep>

@@ -496,6 +496,9 @@ public class IdentifyTest extends InBrowser {
         }) {
             button("Add a caution").click();
             choose("For whom", caution[0]);
+            if (caution[0].startsWith("children")) {
+                field("Under").fill("18");
+            }
             choose("What is known", caution[1]);
             field("Why, in a few words").fill("safety is not established");
             field("Where it is written, or who says so").fill("A flora");

@@ -246,7 +246,8 @@ public final class ByNeed {
         return switch (caution.subject()) {
             case PREGNANCY -> person.pregnant();
             case BREAST_FEEDING -> person.breastFeeding();
-            case UNDER_AGE -> caution.value().matches("\\d+") && person.ageYears() < Integer.parseInt(caution.value());
+            case UNDER_AGE ->
+                caution.value().isEmpty() ? !person.adult() : person.ageYears() < Integer.parseInt(caution.value());
             case CONDITION ->
                 person.conditions().stream().anyMatch(c -> c.name().equals(caution.value()));
             case MEDICINE -> person.medicines().stream().anyMatch(m -> m.name().equals(caution.value()));
