@@ -14,7 +14,7 @@ import org.testng.annotations.Test;
 /** What a person types is taken over or stays where it was typed, on every page with a form. */
 public class TypedTest extends InBrowser {
 
-    /** Pages on which something is typed, and what opens the form there. */
+    /** Pages on which something is typed, and what opens the form there: a button, or the first link that begins so. */
     @DataProvider
     public Object[][] forms() {
         return new Object[][] {
@@ -39,6 +39,16 @@ public class TypedTest extends InBrowser {
             {"/making/joined", null},
             {"/making/cream", null},
             {"/making/kept", null},
+            {"/herbarium/new", "Add a look-alike"},
+            {"/basket", null},
+            {"/field", "Add a stand"},
+            {"/field", "/field/stands/"},
+            {"/drying", "Put on the rack"},
+            {"/drying", "/drying/"},
+            {"/shelf", "/shelf/0 How much is there"},
+            {"/making", "/making/batches/"},
+            {"/dosing", "/dosing/courses/ another amount"},
+            {"/dosing", "/dosing/people/"},
         };
     }
 
@@ -51,9 +61,9 @@ public class TypedTest extends InBrowser {
         go(path);
         heading("").waitFor();
         if (opens != null) {
-            button(opens).click();
+            open(opens);
         }
-        Locator boxes = main().locator("input[role=combobox], input[inputmode=decimal]");
+        Locator boxes = main().locator("input[role=combobox]:visible, input[inputmode=decimal]:visible");
         boxes.first().waitFor();
         String address = page.url();
         List<String> sent = new ArrayList<>();
@@ -69,8 +79,8 @@ public class TypedTest extends InBrowser {
             Locator box = boxes.nth(i);
             String label = (String) box.evaluate("e => e.labels?.[0]?.textContent ?? e.getAttribute('aria-label')");
             box.fill("zzqx");
-            Locator saves = box.locator("xpath=ancestor::form[1]//button[@type='submit' or @data-kind='main']")
-                    .or(main().locator("button[data-kind=main]"))
+            Locator saves = box.locator("xpath=ancestor::*[.//button[@type='submit' or @data-kind='main']][1]")
+                    .locator("button[type=submit], button[data-kind=main]")
                     .first();
             boolean pressed = saves.count() > 0 && saves.isEnabled();
             if (pressed) {
@@ -96,5 +106,19 @@ public class TypedTest extends InBrowser {
         assertThat(lost).as("typed on " + path).isEmpty();
         assertThat(sent).as("sent from " + path).isEmpty();
         assertThat(page.url()).isEqualTo(address);
+    }
+
+    private void open(String opens) {
+        if (!opens.startsWith("/")) {
+            button(opens).first().click();
+            return;
+        }
+        String[] linkAndButton = opens.split(" ", 2);
+        main().locator("a[href^='" + linkAndButton[0] + "']").first().click();
+        page.waitForURL("**" + linkAndButton[0] + "*");
+        heading("").waitFor();
+        if (linkAndButton.length == 2) {
+            button(linkAndButton[1]).first().click();
+        }
     }
 }

@@ -3,10 +3,12 @@ package org.sallowbrook.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -173,5 +175,95 @@ public class CalculatorsTest extends ServerTest {
                                 ""))
                 .expect(200)
                 .body();
+    }
+
+    @DataProvider
+    public Object[][] namedLiquids() {
+        Map<String, Object> bottle = Map.of("strengthPercent", 96, "availableMl", 500, "open", true, "name", "LIQUID");
+        return new Object[][] {
+            {"spirit/blend", "shelf[0].name", Map.of("targetPercent", 40, "volumeMl", 100, "shelf", List.of(bottle))},
+            {
+                "tincture",
+                "shelf[0].name",
+                Map.of(
+                        "herbs",
+                        List.of(Map.of(
+                                "name",
+                                "nettle",
+                                "part",
+                                "LEAF",
+                                "state",
+                                "DRY",
+                                "massG",
+                                50,
+                                "moisture",
+                                Map.of("low", 0.1, "high", 0.1))),
+                        "ratio",
+                        5,
+                        "waterCounts",
+                        true,
+                        "target",
+                        Map.of("of", "MENSTRUUM", "strengthPercent", 50),
+                        "shelf",
+                        List.of(bottle),
+                        "jarMl",
+                        1000)
+            },
+            {
+                "formula",
+                "parts[0].name",
+                Map.of("parts", List.of(Map.of("name", "LIQUID", "volumeMl", 10, "strengthPercent", 40)))
+            },
+            {
+                "oil",
+                "carrier",
+                Map.of(
+                        "herbs",
+                        List.of(Map.of("name", "nettle", "massG", 50, "moisture", Map.of("low", 0.05, "high", 0.05))),
+                        "ratio",
+                        5,
+                        "carrier",
+                        "LIQUID",
+                        "method",
+                        "WARM",
+                        "eaten",
+                        false)
+            },
+            {
+                "tea",
+                "liquid",
+                Map.of(
+                        "wantedMl",
+                        500,
+                        "herbs",
+                        List.of(Map.of(
+                                "name", "nettle", "form", "CUT", "massG", 5, "method", "INFUSION", "minutes", 10)),
+                        "liquid",
+                        "LIQUID")
+            },
+        };
+    }
+
+    /** What is never for the body is not reckoned with under its own name either. */
+    @Test(dataProvider = "namedLiquids")
+    public void noPoisonIsReckonedWith(String calculator, String field, Map<String, Object> body) {
+        for (String poison : List.of("methanol", "Methylated spirits", "rubbing alcohol", "lamp oil")) {
+            JsonNode refused = as("ilse")
+                    .post("/api/calculators/" + calculator, named(body, poison))
+                    .expect(400)
+                    .body();
+            assertThat(refused.path("errors").toString()).as(poison).contains("\"" + field + "\"");
+        }
+    }
+
+    private static Object named(Object body, String name) {
+        if (body instanceof Map<?, ?> map) {
+            Map<Object, Object> copy = new HashMap<>();
+            map.forEach((k, v) -> copy.put(k, named(v, name)));
+            return copy;
+        }
+        return body instanceof List<?> list
+                ? list.stream().map(v -> named(v, name)).toList()
+                : "LIQUID".equals(body) ? name : body;
     }
 }

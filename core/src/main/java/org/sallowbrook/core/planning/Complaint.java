@@ -127,7 +127,7 @@ public final class Complaint {
      * As little like them as this, what a rule would send to a doctor is said without alarm: still no plant is proposed. What
      * can't wait stays as the rule has it.
      */
-    private static final double UNLIKE = 0.2;
+    private static final double UNLIKE = 0.25;
 
     private static final String NOT_PLACED_NAME = "something grave, by the way it is said";
     private static final String NOT_PLACED_TELL = "when it began, whether it came suddenly, what else is noticed.";

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import org.apache.commons.codec.language.DoubleMetaphone;
 
 /**
@@ -57,9 +58,14 @@ public final class Lexicon {
             new TreeMap<>(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
     private final Map<String, Set<String>> byEar = new HashMap<>();
     private final DoubleMetaphone metaphone = new DoubleMetaphone();
+    private final Predicate<String> language;
 
-    /** @param words by notion; one with a blank in it is a saying, known as it stands */
-    public Lexicon(Map<String, ? extends Collection<String>> words) {
+    /**
+     * @param words by notion; one with a blank in it is a saying, known as it stands
+     * @param language whether something is a word at all, in small letters: "rake" is one, and so no slip of "bake"
+     */
+    public Lexicon(Map<String, ? extends Collection<String>> words, Predicate<String> language) {
+        this.language = language;
         words.forEach((notion, all) -> all.forEach(word -> add(notion, word)));
         notions.keySet().forEach(form -> {
             if (form.length() >= LEAST_BY_EAR) {
@@ -83,7 +89,7 @@ public final class Lexicon {
 
     /** Further words of the same notion, with their bent forms: names of plants. */
     public Lexicon with(String notion, Collection<String> words) {
-        Lexicon more = new Lexicon(Map.of());
+        Lexicon more = new Lexicon(Map.of(), language);
         notions.forEach((k, v) -> more.notions.put(k, new LinkedHashSet<>(v)));
         sayings.forEach((k, v) -> more.sayings.put(k, new LinkedHashSet<>(v)));
         byEar.forEach((k, v) -> more.byEar.put(k, new LinkedHashSet<>(v)));
@@ -141,6 +147,9 @@ public final class Lexicon {
         if (token.length() < LEAST_FUZZY
                 || EMPTY.contains(token)
                 || token.chars().anyMatch(Character::isDigit)) {
+            return Set.of();
+        }
+        if (language.test(token)) {
             return Set.of();
         }
         int most = token.length() >= TWO_SLIPS ? 2 : 1;
@@ -202,7 +211,8 @@ public final class Lexicon {
         return forms;
     }
 
-    static boolean weightless(String token) {
+    /** Whether a word is known to everybody and of no weight here: "and", "feel". */
+    public static boolean weightless(String token) {
         return EMPTY.contains(token);
     }
 

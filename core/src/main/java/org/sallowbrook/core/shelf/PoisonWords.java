@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
 
 /** Names of liquids that are never for the body, or not for the mouth, whatever else is said of them. */
 public final class PoisonWords {
@@ -102,5 +103,17 @@ public final class PoisonWords {
                     + " mineral oils are never for the body");
         }
         return Optional.empty();
+    }
+
+    /**
+     * For a liquid that is only reckoned with and lies on no shelf.
+     *
+     * @return the name as given
+     * @throws org.sallowbrook.core.measure.InvalidInput at the field, where something is wrong with the name
+     */
+    public static String checked(LotForm form, String field, String name) {
+        Optional<String> wrong = wrong(form, name, false);
+        Checks.begin().that(wrong.isEmpty(), field, wrong.orElse("")).done();
+        return name;
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.planning.Complaint.Grave;
@@ -21,17 +22,19 @@ public class ComplaintTest {
             new Grave("what can't be swallowed", Urgency.TODAY, List.of("swallow"), "since when.", true),
             new Grave("a tick bite", Urgency.ASK, List.of("tick"), "Pull it out."));
 
-    private static final Lexicon LEXICON = new Lexicon(Map.of(
-            "lump", List.of("lump", "hard spot"),
-            "breast", List.of("breast"),
-            "neck", List.of("neck"),
-            "old", List.of("since birth"),
-            "chest", List.of("chest"),
-            "pain", List.of("pain", "hurt", "ache"),
-            "palpitations", List.of("palpitation", "heart skips"),
-            "tick", List.of("tick"),
-            "swallow", List.of("cannot swallow"),
-            "harmlessjoke", List.of("chest hurt from laughing")));
+    private static final Lexicon LEXICON = new Lexicon(
+            Map.of(
+                    "lump", List.of("lump", "hard spot"),
+                    "breast", List.of("breast"),
+                    "neck", List.of("neck"),
+                    "old", List.of("since birth"),
+                    "chest", List.of("chest"),
+                    "pain", List.of("pain", "hurt", "ache"),
+                    "palpitations", List.of("palpitation", "heart skips"),
+                    "tick", List.of("tick"),
+                    "swallow", List.of("cannot swallow"),
+                    "harmlessjoke", List.of("chest hurt from laughing")),
+            Set.of("palpitating")::contains);
 
     private static final List<Synonym> WORDS = List.of(new Synonym("poor sleep", List.of("cant sleep", "insomnia")));
 
@@ -150,5 +153,11 @@ public class ComplaintTest {
         assertThat(of("dry cough", new Likeness.Heard(0.3, 0.4)).needs()).isNotEmpty();
         assertThatThrownBy(() -> new Likeness.Heard(Double.NaN, 0)).isInstanceOf(InvalidInput.class);
         assertThatThrownBy(() -> new Likeness.Heard(0.7, 0.7)).isInstanceOf(InvalidInput.class);
+    }
+
+    @Test
+    public void aSlipIsForgivenAndAWordIsNoSlip() {
+        assertThat(LEXICON.read("palpitatoin").notions()).containsExactly("palpitations");
+        assertThat(LEXICON.read("palpitating").notions()).isEmpty();
     }
 }

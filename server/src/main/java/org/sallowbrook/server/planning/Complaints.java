@@ -34,13 +34,13 @@ public class Complaints {
     private final List<Complaint.Synonym> synonyms;
     private final List<String> harmless = said("harmless.txt");
 
-    public Complaints() throws IOException {
+    public Complaints(EnglishWords english) throws IOException {
         try (var in = new ClassPathResource("planning/complaints.yaml").getInputStream()) {
             File file = YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                     .build()
                     .readValue(in, File.class);
-            lexicon = new Lexicon(file.lexicon());
+            lexicon = new Lexicon(file.lexicon(), english);
             grave = file.grave().stream()
                     .map(g -> new Complaint.Grave(
                             g.name(), g.urgency(), g.when(), g.tell(), Boolean.TRUE.equals(g.firm())))

@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import opennlp.tools.doccat.DoccatFactory;
 import opennlp.tools.doccat.DoccatModel;
@@ -29,24 +31,48 @@ public class LearntLikeness implements Likeness {
 
     private static final String HARMLESS = "HARMLESS";
 
-    private @Nullable CompletableFuture<DoccatModel> model;
+    /** @param heard words of the complaints learnt from, and what they are bent from */
+    record Learnt(DoccatModel model, Set<String> heard) {}
+
+    /** As like the grave as the harmless. */
+    private static final Heard NOTHING_HEARD = new Heard(0, 0.5);
+
+    private final EnglishWords english;
+    private @Nullable CompletableFuture<Learnt> model;
+
+    public LearntLikeness(EnglishWords english) {
+        this.english = english;
+    }
 
     /** Begins to learn, and does not wait for it. */
-    public synchronized CompletableFuture<DoccatModel> learn() {
+    public synchronized CompletableFuture<Learnt> learn() {
         if (model == null || model.isCompletedExceptionally()) {
-            model = CompletableFuture.supplyAsync(LearntLikeness::learnt);
+            model = CompletableFuture.supplyAsync(this::learnt);
         }
         return model;
     }
 
     @Override
     public Heard hear(String words) {
-        Map<String, Double> score = new DocumentCategorizerME(learn().join()).scoreMap(tokens(words));
+        Learnt learnt = learn().join();
+        // A word nobody has said yet says nothing: its letters are like another's by chance. What is no word may be a
+        // slip.
+        String[] telling = Lexicon.tokens(words).stream()
+                .filter(w -> !english.test(w) || bases(w).anyMatch(learnt.heard()::contains))
+                .toArray(String[]::new);
+        if (Stream.of(telling).allMatch(Lexicon::weightless)) {
+            return NOTHING_HEARD;
+        }
+        Map<String, Double> score = new DocumentCategorizerME(learnt.model()).scoreMap(telling);
         double now = score.get("NOW");
         return new Heard(now, Math.max(0, 1 - now - score.get(HARMLESS)));
     }
 
-    private static DoccatModel learnt() {
+    private Stream<String> bases(String word) {
+        return Stream.concat(Stream.of(word), english.bases(word));
+    }
+
+    private Learnt learnt() {
         TrainingParameters parameters = new TrainingParameters();
         parameters.put(TrainingParameters.ALGORITHM_PARAM, QNTrainer.MAXENT_QN_VALUE);
         parameters.put(TrainingParameters.CUTOFF_PARAM, 2);
@@ -63,11 +89,16 @@ public class LearntLikeness implements Likeness {
                                     }),
                             Complaints.said("harmless.txt").stream().map(l -> new DocumentSample(HARMLESS, tokens(l))))
                     .toList();
-            return DocumentCategorizerME.train(
+            Set<String> heard = samples.stream()
+                    .flatMap(s -> Stream.of(s.getText()))
+                    .flatMap(this::bases)
+                    .collect(Collectors.toSet());
+            DoccatModel model = DocumentCategorizerME.train(
                     "en",
                     ObjectStreamUtils.createObjectStream(samples),
                     parameters,
                     new DoccatFactory(new FeatureGenerator[] {new ComplaintFeatures()}));
+            return new Learnt(model, heard);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

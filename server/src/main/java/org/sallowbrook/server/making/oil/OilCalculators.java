@@ -10,6 +10,8 @@ import org.sallowbrook.core.making.HerbPortion;
 import org.sallowbrook.core.making.oil.Carrier;
 import org.sallowbrook.core.making.oil.Evaporation;
 import org.sallowbrook.core.making.oil.InfusedOil;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.server.making.Materials;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
@@ -82,7 +84,7 @@ class OilCalculators {
         InfusedOil.Result r = InfusedOil.plan(new InfusedOil.Recipe(
                 herbs,
                 request.ratio(),
-                request.carrier(),
+                PoisonWords.checked(LotForm.CARRIER_OIL, "carrier", request.carrier()),
                 carrierMonths(request),
                 request.method(),
                 request.eaten(),

@@ -18,6 +18,8 @@ import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -121,7 +123,11 @@ public class SpiritCalculators {
             @PositiveOrZero Double availableMl,
             Boolean open) {
         public Blend.Bottle toCore() {
-            return new Blend.Bottle(name, Strength.ofPercent(strengthPercent), availableMl, open);
+            return new Blend.Bottle(
+                    PoisonWords.checked(LotForm.SPIRIT, "name", name),
+                    Strength.ofPercent(strengthPercent),
+                    availableMl,
+                    open);
         }
     }
 
@@ -150,7 +156,7 @@ public class SpiritCalculators {
         Blend.Result r = Blend.blend(
                 Strength.ofPercent(request.targetPercent()),
                 request.volumeMl(),
-                request.shelf().stream().map(BottleInput::toCore).toList());
+                Prefixed.each("shelf", request.shelf(), (i, b) -> b.toCore()));
         return new BlendAnswer(
                 r.feasible(),
                 CoreVersion.CURRENT,

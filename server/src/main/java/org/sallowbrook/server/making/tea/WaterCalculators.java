@@ -22,6 +22,8 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
@@ -134,7 +136,7 @@ class WaterCalculators {
                 request.wantedMl(),
                 request.strengthGPerL(),
                 herbs,
-                request.liquid() == null ? "water" : request.liquid(),
+                request.liquid() == null ? "water" : PoisonWords.checked(LotForm.SPIRIT, "liquid", request.liquid()),
                 request.boilOffMlPerMin(),
                 request.purpose() == null ? Tea.Purpose.DRINK : request.purpose(),
                 schools.chosen()));

@@ -15,6 +15,8 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.tincture.Formula;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
+import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.server.making.spirit.SpiritCalculators;
 import org.sallowbrook.server.platform.Answer;
 import org.sallowbrook.server.platform.Prefixed;
@@ -44,7 +46,7 @@ class FormulaCalculator {
             @PositiveOrZero @Nullable Double costPerMl) {
         Formula.Part toCore() {
             return new Formula.Part(
-                    name,
+                    PoisonWords.checked(LotForm.TINCTURE, "name", name),
                     volumeMl,
                     Strength.ofPercent(strengthPercent),
                     herbEquivalentGPerMl == null ? null : Interval.exactly(herbEquivalentGPerMl),

@@ -12,6 +12,7 @@ import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Strength;
 import org.sallowbrook.server.making.spirit.SpiritCalculators;
 import org.sallowbrook.server.platform.Answer;
+import org.sallowbrook.server.platform.Prefixed;
 import org.sallowbrook.server.platform.Range;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -90,9 +91,7 @@ class TinctureCalculator {
                 request.waterCounts(),
                 request.target().of(),
                 Strength.ofPercent(request.target().strengthPercent()),
-                request.shelf().stream()
-                        .map(SpiritCalculators.BottleInput::toCore)
-                        .toList(),
+                Prefixed.each("shelf", request.shelf(), (i, b) -> b.toCore()),
                 request.jarMl(),
                 request.pressRetentionMlPerG() == null
                         ? Retention.PRESSED
