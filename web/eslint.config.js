@@ -15,6 +15,7 @@ const rooms = [
   'tracing',
   'calendar',
   'planning',
+  'search',
 ]
 
 export default tseslint.config(

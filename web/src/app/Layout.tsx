@@ -109,6 +109,9 @@ function SignedIn({
         void navigate(landing.to)
       } else if (e.key === '?' && !typing && single) {
         setHelp(true)
+      } else if (e.key === '/' && !typing && single && !e.ctrlKey && !e.metaKey) {
+        e.preventDefault()
+        void navigate('/search')
       }
     }
     addEventListener('keydown', onKey)
@@ -200,6 +203,9 @@ function Head({
           <Link to="/help" className="text-madder inline-flex min-h-6 items-center font-semibold underline">
             Something is wrong
           </Link>
+          <Link to="/search" className="inline-flex min-h-6 items-center underline">
+            Search
+          </Link>
           <button type="button" className="min-h-6 underline" onClick={switchTheme}>
             Light or dark
           </button>
@@ -250,9 +256,13 @@ function Keys({
             </dt>
             <dd>members, password, backup</dd>
             <dt>
+              <kbd className="border-line border px-1">/</kbd>
+            </dt>
+            <dd>Search</dd>
+            <dt>
               <kbd className="border-line border px-1">?</kbd>
             </dt>
-            <dd>this list; neither works while you type in a field</dd>
+            <dd>this list; none works while you type in a field</dd>
           </dl>
           <div className="my-3">
             <Toggle

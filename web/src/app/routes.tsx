@@ -68,6 +68,7 @@ export const router = createBrowserRouter([
       },
       { path: 'help', lazy: async () => ({ Component: (await import('../dosing/Help')).Help }) },
       { path: 'basket', lazy: async () => ({ Component: (await import('../planning/Basket')).BasketPage }) },
+      { path: 'search', lazy: async () => ({ Component: (await import('../search/Search')).Search }) },
       { path: 'needs', lazy: async () => ({ Component: (await import('../planning/Need')).Need }) },
       {
         path: 'herbarium/:id',

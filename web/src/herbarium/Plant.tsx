@@ -34,7 +34,7 @@ import { useCard, useChecks, useTaxon } from './queries'
 import { Citing, Sourced, Sources } from './Sourced'
 import { Year } from './Year'
 import { Only } from '../ui/may'
-import { OwnPlant } from './OwnPlant'
+import { OwnPlant } from './own/OwnPlant'
 
 type TaxonView = Schemas['TaxonView']
 type Check = Schemas['CheckView']
@@ -457,7 +457,7 @@ function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks
 /** Only of a plant that does not ship: of those that do the household changes and adds in place. */
 function OwnPlantOf({ t }: { t: TaxonView }) {
   const card = useCard(t.id, true)
-  return card.data?.own && !card.data.shipped ? <OwnPlant t={t} /> : null
+  return card.data?.own && !card.data.shipped ? <OwnPlant t={t} card={card.data} /> : null
 }
 
 function OwnVersion({ t }: { t: TaxonView }) {

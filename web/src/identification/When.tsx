@@ -76,6 +76,12 @@ export function When() {
                           {at.inTheWay.length > 8 && ` and ${at.inTheWay.length - 8} more`}.
                         </p>
                       )}
+                      {at.unsaid.length > 0 && (
+                        <p className="border-amber border-l-4 pl-2">
+                          The card says too little yet. Look at the plant and say on its card:{' '}
+                          {at.unsaid.map((c) => c.name.toLowerCase()).join('; ')}.
+                        </p>
+                      )}
                       {at.by.length > 0 && (
                         <p className="text-sm">
                           Worth learning first: {at.by.map((c) => c.name.toLowerCase()).join('; ')}.

@@ -88,6 +88,7 @@ const SHOWS = {
   needs: 'calendar',
   past: 'calendar',
   loosened: 'calendar',
+  search: 'calendar',
   live: 'calendar',
 } as const satisfies Record<string, Room>
 export type Topic = keyof typeof SHOWS

@@ -218,6 +218,24 @@ export const LOOKING: Record<Item<Schemas['ShownView']['under']>, string> = {
   FROSTED: 'after frost',
 }
 
+export const GOOD_FOR: Record<Item<Schemas['CardView']['goodFor']>['step'], string> = {
+  RECOGNISE: 'recognise it',
+  GATHER: 'gather it',
+  MAKE: 'make something of it',
+  ON_THE_SKIN: 'use it on the skin',
+  TAKE: 'take it',
+}
+
+export const FOUND: Record<Schemas['Hit']['kind'], string> = {
+  PLANT: 'plant',
+  STAND: 'stand',
+  HARVEST: 'harvest',
+  STOCK: 'on the shelf',
+  BATCH: 'in the making',
+  FILLED: 'on the shelf',
+  PERSON: 'person',
+}
+
 export const FROST: Record<Of<Schemas['PartView'], 'frost'>, string> = {
   BEFORE: 'before frost',
   AFTER: 'after frost',
@@ -567,3 +585,9 @@ export function about(c: Schemas['CautionView']): string {
       return SUBJECT[c.subject]
   }
 }
+
+export const keysOf = <K extends string>(words: Record<K, unknown>) => Object.keys(words) as K[]
+
+/** Everything the words are of, to choose from. */
+export const choicesOf = <K extends string>(words: Record<K, string>, of = keysOf(words)) =>
+  of.map((value) => ({ value, label: words[value] }))

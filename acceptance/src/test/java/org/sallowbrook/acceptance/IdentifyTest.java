@@ -455,24 +455,37 @@ public class IdentifyTest extends InBrowser {
         go("/herbarium/cochlearia-officinalis");
         heading("scurvygrass").waitFor();
         button("Change this card").click();
-        Locator own = section("From a draft to a plant that is gathered");
-        assertThat(own).containsText("fewer than 6 characters");
-        assertThat(own).containsText("no part is gathered of it yet");
+        Locator own = section("What this card is good for");
+        assertThat(own).containsText("at least 6 characters");
         assertThat(button("It is whole")).isDisabled();
+        button("What it looks like").click();
         for (String[] seen : new String[][] {
-            {"Growth form", "a herb"},
-            {"How the leaf is divided", "simple, one blade"},
-            {"How leaves stand on the stem", "one by one"},
-            {"Colour of the flower", "white"},
-            {"Surface of the stem", "hairless, green"},
+            {"stem", "Growth form", "a herb: stems soft, or dying back each year"},
+            {"leaf", "How the leaf is divided", "simple, one blade"},
+            {"stem", "How leaves stand on the stem", "one by one"},
+            {"flower", "Colour of the flower", "white"},
         }) {
-            button("Add a character").click();
-            choose("Character", seen[0]);
-            choose("What it always shows", seen[1]);
+            open(own, seen[0]);
+            own.getByLabel("Say it: " + seen[1]).click();
+            choose(seen[2], "always");
             button("Keep the character").click();
-            assertThat(button("Keep the character")).hasCount(0);
+            assertThat(own.getByLabel("Take off: " + seen[1])).isVisible();
         }
-        assertThat(own).not().containsText("fewer than 6 characters");
+        // What varies is said as it varies; one stage may differ from the others.
+        open(own, "stem");
+        own.getByLabel("Say it: Surface of the stem").click();
+        choose("hairless, green or evenly reddish", "usually");
+        choose("softly downy", "rarely");
+        button("Keep the character").click();
+        assertThat(own).containsText("rarely softly downy");
+        assertThat(own).not().containsText("at least 6 characters");
+        // Of a relative nothing counts before it was taken over.
+        choose("Beside a relative", "common chickweed");
+        assertThat(own).containsText("chickweed: ");
+        own.getByLabel("The same: Edge of the leaf or leaflet").click();
+        assertThat(own.getByLabel("Take off: Edge of the leaf or leaflet")).isVisible();
+        accessible("the characters of a plant of one's own");
+        button("Parts that are gathered").click();
         button("Add a part").click();
         choose("Part", "leaf");
         field("When it is best").fill("before it flowers");
@@ -487,8 +500,32 @@ public class IdentifyTest extends InBrowser {
         page.getByRole(AriaRole.SWITCH, new Page.GetByRoleOptions().setName("by mouth"))
                 .click();
         accessible("a part of a plant of one's own");
-        button("Keep the part").click();
-        assertThat(own).containsText("nothing is said of pregnancy");
+        button("Keep a part").click();
+        assertThat(own).containsText("leaf, by mouth");
+        button("What it is used for").click();
+        button("Add a use").click();
+        button("Keep a use").click();
+        assertThat(own.getByText("is still wanted")).hasCount(6);
+        field("What it is used for").fill("want of appetite");
+        choose("How", "by mouth");
+        choose("How strong it is", "gentle");
+        source();
+        button("Keep a use").click();
+        assertThat(own).containsText("want of appetite, by mouth");
+        button("Doses").click();
+        button("Add a dose").click();
+        choose("Of which part", "leaf");
+        choose("For", "want of appetite");
+        choose("How", "by mouth");
+        field("As what").fill("tea");
+        field("Dried herb a day, from").fill("1");
+        field("to").fill("2");
+        field("For people from").fill("18");
+        source();
+        accessible("a dose of a plant of one's own");
+        button("Keep a dose").click();
+        assertThat(own).containsText("1 to 2 g a day from 18 years");
+        button("Cautions").click();
         for (String[] caution : new String[][] {
             {"somebody expecting", "not for them"},
             {"somebody breast-feeding", "looked up, nobody knows"},
@@ -501,21 +538,34 @@ public class IdentifyTest extends InBrowser {
             }
             choose("What is known", caution[1]);
             field("Why, in a few words").fill("safety is not established");
-            field("Where it is written, or who says so").fill("A flora");
-            field("Of the year").fill("2019");
-            choose("What kind of word that is", "reference");
-            button("Keep the caution").click();
-            assertThat(button("Keep the caution")).hasCount(0);
+            source();
+            button("Keep a caution").click();
+            assertThat(button("Keep a caution")).hasCount(0);
         }
         assertThat(button("It is whole")).isDisabled();
         page.getByText("I looked up what it is taken for").click();
-        assertThat(own).containsText("it can be called whole");
+        assertThat(own).containsText("it is a draft");
         button("It is whole").click();
         assertThat(button("Put it aside as a draft")).isVisible();
         assertThat(main()).not().containsText("DRAFT");
         assertThat(main()).containsText("before it flowers");
         assertThat(main()).containsText("safety is not established");
+        assertThat(own.getByText("Take ityes")).isVisible();
         accessible("a plant of one's own, whole");
+    }
+
+    private void source() {
+        field("Where it is written, or who says so").fill("A flora");
+        field("Of the year").fill("2019");
+        choose("What kind of word that is", "reference");
+    }
+
+    private static void open(Locator within, String organ) {
+        Locator details = within.locator("details")
+                .filter(new Locator.FilterOptions().setHas(within.page().getByText(Pattern.compile("^" + organ))));
+        if (details.getAttribute("open") == null) {
+            details.locator("summary").click();
+        }
     }
 
     @Test

@@ -193,7 +193,7 @@ public class CalculatorsTest extends ServerTest {
                                 "part",
                                 "LEAF",
                                 "state",
-                                "DRY",
+                                "DRIED",
                                 "massG",
                                 50,
                                 "moisture",

@@ -258,4 +258,92 @@ public class OwnCardsTest extends ServerTest {
                 .containsExactly(
                         "meadowsweet OLDER", "ramsons AMBIGUOUS", "meadowsweet COMMON", "scarlet-pimpernel OLDER");
     }
+
+    private static final String WHOLE = CARD.replace("sea-holly", "sea-rocket")
+            .replace("Eryngium maritimum", "Cakile maritima")
+            .replace("[sea holly]", "[sea rocket]")
+            .replace("Apiaceae", "Brassicaceae")
+            .replace("draft: true", "draft: false")
+            .replace("lookAlikesChecked: false", "lookAlikesChecked: true")
+            .replace("source: {title", """
+                    parts:
+                      - {part: LEAF, moment: young, stages: [FLOWERING], months: [7], sharePerPlant: 0.3,
+                         shareOfStand: 0.1, routes: [INTERNAL], method: single leaves}
+                    cautions:
+                      - {subject: PREGNANCY, status: PRESENT, severity: STOP, effect: not known, source: s}
+                      - {subject: BREAST_FEEDING, status: UNKNOWN, effect: not known, source: s}
+                      - {subject: UNDER_AGE, value: "18", status: PRESENT, severity: STOP, effect: not known, source: s}
+                    sources: {s: {title: A flora, year: 2019, evidence: REFERENCE}}
+                    source: {title""");
+
+    /** One touch takes no caution off a plant that is gathered; put aside as a draft it is written anew. */
+    @Test
+    public void aWholeCardIsNotWeakenedInPlace() {
+        Client ilse = as("ilse");
+        read(ilse, WHOLE).expect(200);
+        Map<String, Object> written = card(ilse, "sea-rocket");
+        assertThat(steps(ilse, "sea-rocket")).containsExactly("RECOGNISE", "GATHER");
+        Map<String, Object> weaker = new LinkedHashMap<>(written);
+        weaker.put(
+                "cautions",
+                ((List<?>) written.get("cautions"))
+                        .stream()
+                                .map(c -> c.toString().contains("PREGNANCY")
+                                        ? Map.of(
+                                                "subject",
+                                                "PREGNANCY",
+                                                "status",
+                                                "UNKNOWN",
+                                                "effect",
+                                                "",
+                                                "source",
+                                                "s")
+                                        : c)
+                                .toList());
+        var refused = put(ilse, "sea-rocket", weaker).expect(400).body().path("errors");
+        assertThat(refused.get(0).path("field").asString()).isEqualTo("PREGNANCY");
+        assertThat(refused.toString()).contains("put it aside as a draft");
+        weaker.put("draft", true);
+        put(ilse, "sea-rocket", weaker).expect(200);
+        weaker.put("draft", false);
+        put(ilse, "sea-rocket", weaker).expect(200);
+        ilse.delete("/api/herbarium/taxa/sea-rocket/card", version(ilse, "sea-rocket"));
+    }
+
+    /** By form nobody types when a pair can be told: it follows from the characters, and changes with them. */
+    @Test
+    public void aLikenessOfADraftIsKeptAndToldByItsCharacters() {
+        Client ilse = as("ilse");
+        read(ilse, CARD.replace("sea-holly", "sea-kale").replace("Eryngium maritimum", "Crambe maritima"))
+                .expect(200);
+        Map<String, Object> card = new LinkedHashMap<>(card(ilse, "sea-kale"));
+        card.put(
+                "lookAlikes",
+                List.of(Map.of("taxon", "hemlock", "decisive", List.of("flower-colour"), "tells", "it is purple")));
+        put(ilse, "sea-kale", card).expect(200);
+        assertThat(((List<?>) card(ilse, "sea-kale").get("lookAlikes")).get(0).toString())
+                .contains("tellable");
+        ilse.delete("/api/herbarium/taxa/sea-kale/card", version(ilse, "sea-kale"));
+    }
+
+    private Client.Answer put(Client client, String id, Map<String, Object> card) {
+        return client.put("/api/herbarium/taxa/" + id + "/card", card, version(client, id));
+    }
+
+    private static String version(Client client, String id) {
+        return client.get("/api/herbarium/taxa/" + id + "/card")
+                .body()
+                .path("version")
+                .asString();
+    }
+
+    private static List<String> steps(Client client, String id) {
+        List<String> reached = new ArrayList<>();
+        client.get("/api/herbarium/taxa/" + id + "/card").body().path("goodFor").forEach(step -> {
+            if (step.path("wanting").isEmpty()) {
+                reached.add(step.path("step").asString());
+            }
+        });
+        return reached;
+    }
 }

@@ -139,7 +139,8 @@ final class CardCheck {
                 continue;
             }
             Taxon.LookAlike back = other.lookAlike(taxon.id()).orElse(null);
-            if (herbarium.taxon(taxon.id()).isPresent() && back == null) {
+            // A draft stands in nobody's way, and nobody names it.
+            if (!taxon.draft() && herbarium.taxon(taxon.id()).isPresent() && back == null) {
                 wrong(taxon, likeness.taxon(), likeness.taxon() + " does not name it as a look-alike back");
             }
             for (String character : likeness.decisive()) {
@@ -254,23 +255,36 @@ final class CardCheck {
 
     /** What keeps a card from being more than a draft. */
     static List<String> missing(Taxon taxon) {
-        List<String> missing = new ArrayList<>();
-        if (taxon.months().isEmpty()) {
-            missing.add("no month at any stage");
-        }
-        if (taxon.characters().stream().map(Taxon.Shown::character).distinct().count() < LEAST_CHARACTERS) {
-            missing.add("fewer than " + LEAST_CHARACTERS + " characters");
-        }
+        List<String> missing = new ArrayList<>(described(taxon));
         if (taxon.parts().isEmpty()) {
             return missing;
         }
         if (!taxon.lookAlikesChecked()) {
-            missing.add("the list of look-alikes is not marked checked");
+            missing.add("that what it is taken for was looked up");
         }
+        missing.addAll(cautioned(taxon));
+        return missing;
+    }
+
+    /** What its description lacks to be looked for. */
+    static List<String> described(Taxon taxon) {
+        List<String> missing = new ArrayList<>();
+        if (taxon.months().isEmpty()) {
+            missing.add("a month in which it is seen");
+        }
+        if (taxon.characters().stream().map(Taxon.Shown::character).distinct().count() < LEAST_CHARACTERS) {
+            missing.add("at least " + LEAST_CHARACTERS + " characters");
+        }
+        return missing;
+    }
+
+    /** Of whom nothing is said who is always asked about. */
+    static List<String> cautioned(Taxon taxon) {
+        List<String> missing = new ArrayList<>();
         for (Taxon.Subject subject :
                 List.of(Taxon.Subject.PREGNANCY, Taxon.Subject.BREAST_FEEDING, Taxon.Subject.UNDER_AGE)) {
             if (taxon.cautions().stream().noneMatch(c -> c.subject() == subject)) {
-                missing.add("nothing is said of "
+                missing.add("what is known of "
                         + subject.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
             }
         }

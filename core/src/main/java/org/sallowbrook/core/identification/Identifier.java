@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.sallowbrook.core.herbarium.Group;
@@ -147,7 +148,7 @@ public final class Identifier {
                     "What was seen fits a dangerous plant too well: " + names + ".",
                     "Do not pick it. Wash your hands if you have touched it."));
         } else if (verdict.status() == Status.NOT_YET) {
-            findings.add(Finding.hold("NOT_YET", notYet(verdict), whatNext(request, verdict, clear)));
+            findings.add(Finding.hold("NOT_YET", notYet(verdict), whatNext(request, verdict, clear, table)));
         }
         if (verdict.status() == Status.SECOND_WANTED) {
             findings.add(Finding.hold(
@@ -208,8 +209,32 @@ public final class Identifier {
                 + " not looked into, for this can't be settled now.";
     }
 
-    private static String whatNext(Request request, Verdict verdict, boolean clear) {
+    private String whatNext(Request request, Verdict verdict, boolean clear, Table table) {
         TellableAt at = verdict.tellableAt();
+        Taxon lead = verdict.taxon() == null
+                ? null
+                : herbarium.taxon(verdict.taxon()).orElse(null);
+        List<String> unsaid = lead == null || at != null
+                ? List.of()
+                : WhenSure.unsaid(
+                        table,
+                        lead,
+                        request.stage(),
+                        verdict.open().stream()
+                                .flatMap(o -> herbarium.taxon(o.taxon()).stream())
+                                .toList());
+        if (!unsaid.isEmpty()) {
+            return "The card of " + lead.commonName()
+                    + " says too little yet. Look at the plant and write on the card: "
+                    + String.join(
+                            "; ",
+                            unsaid.stream()
+                                    .map(herbarium::character)
+                                    .filter(Objects::nonNull)
+                                    .map(c -> c.name().toLowerCase(Locale.ROOT))
+                                    .toList())
+                    + ".";
+        }
         if (clear && at == null && !verdict.open().isEmpty()) {
             return "By looking, the two can't be told at any stage. Leave it where it grows; sow it yourself or buy it.";
         }

@@ -1,12 +1,14 @@
 package org.sallowbrook.core.identification;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.sallowbrook.core.herbarium.CharacterDefinition;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 
@@ -30,8 +32,16 @@ public final class WhenSure {
      * @param months 1 to 12, in which the card knows the stage
      * @param inTheWay dangerous plants that nothing seen at the stage can exclude, those its card lists first
      * @param by characters that tell it from most of what is dangerous, the most telling first
+     * @param unsaid characters its card does not speak of where most of what stands in the way does: the card is thin, and each of
+     *     them may tell it; the one that may tell the most comes first. Empty for a card that says as much as the others do
      */
-    public record At(LifeStage stage, List<Integer> months, Sure sure, List<String> inTheWay, List<String> by) {}
+    public record At(
+            LifeStage stage,
+            List<Integer> months,
+            Sure sure,
+            List<String> inTheWay,
+            List<String> by,
+            List<String> unsaid) {}
 
     /** So many characters are worth learning beforehand. */
     private static final int TO_LEARN = 6;
@@ -79,6 +89,36 @@ public final class WhenSure {
                                 .thenComparing(Map.Entry.comparingByKey()))
                         .limit(TO_LEARN)
                         .map(Map.Entry::getKey)
-                        .toList());
+                        .toList(),
+                unsaid(table, taxon, stage, inTheWay));
+    }
+
+    /**
+     * What a thin card would have to say. A card is thin beside others when they speak of more that it leaves out than of what it
+     * says: then it is the card that does not tell them, and not yet the plants.
+     */
+    static List<String> unsaid(Table table, Taxon taxon, LifeStage stage, Collection<Taxon> others) {
+        Map<CharacterDefinition, Long> left = new HashMap<>();
+        int said = 0;
+        for (CharacterDefinition c : table.characters) {
+            long speak = others.stream()
+                    .filter(o -> !c.scent() && o.statesOf(c.id(), stage) != null)
+                    .count();
+            if (speak > 0 && taxon.statesOf(c.id(), stage) == null) {
+                left.put(c, speak);
+            } else if (speak > 0) {
+                said++;
+            }
+        }
+        return left.size() <= said
+                ? List.of()
+                : left.entrySet().stream()
+                        .sorted(Map.Entry.<CharacterDefinition, Long>comparingByValue()
+                                .reversed()
+                                .thenComparing(e -> e.getKey().cost())
+                                .thenComparing(e -> e.getKey().id()))
+                        .limit(TO_LEARN)
+                        .map(e -> e.getKey().id())
+                        .toList();
     }
 }

@@ -30,8 +30,11 @@ final class CardText {
         }
     }
 
-    /** @param line from 1; 0 when the file has no such line */
-    record Fault(String file, int line, String reason) {
+    /**
+     * @param line from 1; 0 when the file has no such line
+     * @param where the field or the word of the card that is wrong, for whoever filled in a form; empty for all of it
+     */
+    record Fault(String file, int line, String where, String reason) {
         @Override
         public String toString() {
             return file + " line " + line + ": " + reason;
@@ -53,7 +56,7 @@ final class CardText {
         try {
             T value = YAML.readValue(text, type);
             if (value == null) {
-                throw new Broken(List.of(new Fault(file, 1, "is empty")));
+                throw new Broken(List.of(new Fault(file, 1, "", "is empty")));
             }
             return value;
         } catch (JacksonException e) {
@@ -61,9 +64,9 @@ final class CardText {
             int line = e instanceof UnrecognizedPropertyException unknown
                     ? lineOf(text, unknown.getPropertyName())
                     : at == null ? 0 : at.getLineNr();
-            throw new Broken(List.of(new Fault(file, line, reason(e))));
+            throw new Broken(List.of(new Fault(file, line, "", reason(e))));
         } catch (InvalidInput e) {
-            throw new Broken(List.of(new Fault(file, 1, String.valueOf(e.getMessage()))));
+            throw new Broken(List.of(new Fault(file, 1, "", String.valueOf(e.getMessage()))));
         }
     }
 
@@ -99,21 +102,21 @@ final class CardText {
         List<InvalidInput.Violation> missing = CompleteBodies.missing(card);
         if (!missing.isEmpty()) {
             throw new Broken(missing.stream()
-                    .map(m -> new Fault(file, 1, m.field() + " " + m.message()))
+                    .map(m -> new Fault(file, 1, m.field(), m.field() + " " + m.message()))
                     .toList());
         }
         try {
             return reader.taxon(card);
         } catch (CardReader.Unreadable e) {
-            throw new Broken(List.of(new Fault(file, lineOf(text, e.where), String.valueOf(e.getMessage()))));
+            throw new Broken(List.of(new Fault(file, lineOf(text, e.where), e.where, String.valueOf(e.getMessage()))));
         } catch (InvalidInput | NullPointerException e) {
-            throw new Broken(List.of(new Fault(file, 1, "a field is missing or out of range: " + e.getMessage())));
+            throw new Broken(List.of(new Fault(file, 1, "", "a field is missing or out of range: " + e.getMessage())));
         }
     }
 
     static List<Fault> faults(String file, String text, List<Herbarium.Problem> problems) {
         return problems.stream()
-                .map(p -> new Fault(file, lineOf(text, p.where()), p.message()))
+                .map(p -> new Fault(file, lineOf(text, p.where()), p.where(), p.message()))
                 .toList();
     }
 

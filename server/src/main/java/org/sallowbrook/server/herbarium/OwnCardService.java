@@ -4,11 +4,15 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Figures;
+import org.sallowbrook.core.herbarium.GoodFor;
 import org.sallowbrook.core.herbarium.Herbarium;
+import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.OwnCardRules;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.herbarium.Telling;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.platform.Member;
@@ -16,6 +20,8 @@ import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Cards a household writes itself, under the checks of those that ship, and the figures it has looked up. */
 @Service
@@ -26,8 +32,10 @@ public class OwnCardService {
      * @param own whether the household has a version of its own
      * @param version of the household's card; 0 when it has none
      * @param missing what keeps it a draft
+     * @param goodFor what can be done with it as it stands, step by step
      */
-    record CardView(CardFile card, Boolean own, Boolean shipped, Long version, List<String> missing) {}
+    record CardView(
+            CardFile card, Boolean own, Boolean shipped, Long version, List<String> missing, List<GoodFor> goodFor) {}
 
     record CheckRequest(String figure, String book, String page) {}
 
@@ -73,12 +81,14 @@ public class OwnCardService {
 
     private CardView view(String id, String yaml) {
         OwnCard own = cards.findByTaxonId(id).orElse(null);
+        Taxon taxon = CardText.card(id, yaml, herbarium.shipped().reader());
         return new CardView(
                 CardText.read(id, yaml, CardFile.class),
                 own != null,
                 herbarium.shipped().text(id) != null,
                 own == null || own.version == null ? 0 : own.version,
-                Herbarium.missing(CardText.card(id, yaml, herbarium.shipped().reader())));
+                Herbarium.missing(taxon),
+                GoodFor.of(taxon));
     }
 
     /** Adds or changes a card. A repeated request changes nothing. */
@@ -86,12 +96,48 @@ public class OwnCardService {
         if (!id.equals(card.id())) {
             throw new InvalidInput(List.of(new InvalidInput.Violation("id", "must be the one in the address")));
         }
-        return save(CardText.YAML.writeValueAsString(card), ifMatch);
+        return save(CardText.YAML.writeValueAsString(told(card)), ifMatch, f -> f.where());
+    }
+
+    /**
+     * Of a plant of the household's own nobody types at which stages it can be told from another: that follows from its
+     * characters, and with every further one anew.
+     */
+    private ObjectNode told(CardFile card) {
+        ObjectNode tree = CardText.YAML.valueToTree(card);
+        List<CardFile.LookAlikeFile> likenesses = card.lookAlikes();
+        if (likenesses == null || herbarium.shipped().text(card.id()) != null) {
+            return tree;
+        }
+        Taxon taxon;
+        try {
+            taxon = herbarium.shipped().reader().taxon(card);
+        } catch (CardReader.Unreadable | InvalidInput | NullPointerException e) {
+            // What is wrong with it is said when it is read as written.
+            return tree;
+        }
+        Herbarium all = herbarium.herbarium().with(List.of(taxon));
+        for (int i = 0; i < likenesses.size(); i++) {
+            Taxon other = all.taxon(likenesses.get(i).taxon()).orElse(null);
+            ArrayNode stages = ((ObjectNode) tree.withArray("lookAlikes").get(i)).putArray("tellable");
+            for (LifeStage stage :
+                    other == null ? List.<LifeStage>of() : taxon.months().keySet()) {
+                if (Telling.enough(all, taxon, other, stage)) {
+                    stages.add(stage.name());
+                }
+            }
+        }
+        return tree;
     }
 
     /** As {@link #save(String, CardFile, String)}, from a written card; line and reason of everything wrong. */
     CardView save(String yaml, @Nullable String ifMatch) {
-        Taxon taxon = readAndCheck(yaml);
+        return save(yaml, ifMatch, f -> f.file() + " line " + f.line());
+    }
+
+    /** @param at where a fault is, as whoever wrote the card sees it */
+    private CardView save(String yaml, @Nullable String ifMatch, Function<CardText.Fault, String> at) {
+        Taxon taxon = readAndCheck(yaml, at);
         OwnCard own = cards.findByTaxonId(taxon.id()).orElse(null);
         if (own == null) {
             own = new OwnCard(Owned.newId());
@@ -109,12 +155,12 @@ public class OwnCardService {
     }
 
     /** Everything wrong at once: what the card itself gets wrong, and what it would weaken of a shipped one. */
-    private Taxon readAndCheck(String yaml) {
+    private Taxon readAndCheck(String yaml, Function<CardText.Fault, String> at) {
         Taxon taxon;
         try {
             taxon = CardText.card("card", yaml, herbarium.shipped().reader());
         } catch (CardText.Broken e) {
-            throw refusal(e.faults);
+            throw refusal(e.faults, at);
         }
         List<Herbarium.Problem> problems = new ArrayList<>();
         herbarium
@@ -122,20 +168,49 @@ public class OwnCardService {
                 .herbarium()
                 .taxon(taxon.id())
                 .ifPresent(shipped -> problems.addAll(OwnCardRules.weakened(shipped, taxon)));
+        if (herbarium.shipped().text(taxon.id()) == null) {
+            problems.addAll(weakenedWhole(taxon));
+        }
         problems.addAll(
                 OwnCardRules.borrowedNames(herbarium.shipped().herbarium().taxa(), taxon));
         problems.addAll(
                 OwnCardRules.poisonousGenus(herbarium.shipped().herbarium().taxa(), taxon));
         problems.addAll(herbarium.herbarium().with(List.of(taxon)).problems(taxon));
         if (!problems.isEmpty()) {
-            throw refusal(CardText.faults("card", yaml, problems));
+            throw refusal(CardText.faults("card", yaml, problems), at);
         }
         return taxon;
     }
 
-    private static InvalidInput refusal(List<CardText.Fault> faults) {
+    /**
+     * A plant of the household's own that is gathered and taken does not become safer by a touch: what would weaken its card
+     * wants it put aside first, and called whole again with its look-alikes and cautions in sight.
+     */
+    private List<Herbarium.Problem> weakenedWhole(Taxon taxon) {
+        OwnCard before = cards.findByTaxonId(taxon.id()).orElse(null);
+        if (before == null || taxon.draft()) {
+            return List.of();
+        }
+        Taxon was;
+        try {
+            was = CardText.card("card", before.yaml, herbarium.shipped().reader());
+        } catch (CardText.Broken e) {
+            return List.of();
+        }
+        return was.draft()
+                ? List.of()
+                : OwnCardRules.weakened(was, taxon).stream()
+                        .map(p -> new Herbarium.Problem(
+                                p.taxon(),
+                                p.where(),
+                                p.message() + ". The card is whole: put it aside as a draft, change it, and call it"
+                                        + " whole again"))
+                        .toList();
+    }
+
+    private static InvalidInput refusal(List<CardText.Fault> faults, Function<CardText.Fault, String> at) {
         return new InvalidInput(faults.stream()
-                .map(f -> new InvalidInput.Violation(f.file() + " line " + f.line(), f.reason()))
+                .map(f -> new InvalidInput.Violation(at.apply(f), f.reason()))
                 .toList());
     }
 

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.Group;
+import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.LookingCondition;
 import org.sallowbrook.core.identification.Identification;
@@ -161,9 +162,15 @@ class IdentifyCalculator {
     /**
      * @param inTheWay dangerous plants that nothing seen at the stage excludes
      * @param by what tells it from most of what is dangerous
+     * @param unsaid what its card would have to say, where it says too little
      */
     record WhenView(
-            LifeStage stage, List<Integer> months, WhenSure.Sure sure, List<NamedView> inTheWay, List<NamedView> by) {}
+            LifeStage stage,
+            List<Integer> months,
+            WhenSure.Sure sure,
+            List<NamedView> inTheWay,
+            List<NamedView> by,
+            List<NamedView> unsaid) {}
 
     /** When a named plant can be made certain. It confirms nothing. */
     @GetMapping("/api/calculators/identify/when")
@@ -177,12 +184,17 @@ class IdentifyCalculator {
                         at.inTheWay().stream()
                                 .map(t -> new NamedView(t, herbarium.taxon(t).commonName()))
                                 .toList(),
-                        at.by().stream()
-                                .map(c -> {
-                                    var definition = all.character(c);
-                                    return new NamedView(c, definition == null ? c : definition.name());
-                                })
-                                .toList()))
+                        named(all, at.by()),
+                        named(all, at.unsaid())))
+                .toList();
+    }
+
+    private static List<NamedView> named(Herbarium all, List<String> characters) {
+        return characters.stream()
+                .map(c -> {
+                    var definition = all.character(c);
+                    return new NamedView(c, definition == null ? c : definition.name());
+                })
                 .toList();
     }
 

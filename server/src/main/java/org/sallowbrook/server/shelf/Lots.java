@@ -25,6 +25,14 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " order by l.madeOn desc, l.code desc")
     Slice<Lot> usedUp(Collection<Stage> stages, List<String> words, Pageable page);
 
+    /** Those not of a stage, what is left of them first. @param words as of {@link #usedUp} */
+    @Query("select l from Lot l where l.stage <> :without"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[0]}"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[1]}"
+            + " and lower(concat(l.name, ' ', l.code, ' ', l.place, ' ', coalesce(l.supplier, ''))) like :#{#words[2]}"
+            + " order by case when l.remaining > 0 then 0 else 1 end, l.madeOn desc, l.code desc")
+    List<Lot> named(Stage without, List<String> words, Limit most);
+
     /** What must be set aside, or used up by a day; and jars whose desiccant was put in before one. */
     @Query("select l from Lot l where l.remaining > 0 and (l.desiccantOn <= :desiccantBefore"
             + " or l.stage in :stages and (l.state = :setAside or l.bestBefore <= :until))")

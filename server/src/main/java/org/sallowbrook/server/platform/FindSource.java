@@ -1,0 +1,30 @@
+package org.sallowbrook.server.platform;
+
+import java.util.List;
+
+/** A room that holds things people look for by name. */
+public interface FindSource {
+
+    enum Kind {
+        PLANT,
+        STAND,
+        HARVEST,
+        STOCK,
+        BATCH,
+        FILLED,
+        PERSON
+    }
+
+    /**
+     * @param note what tells it from another of the same name: a code, a place, a scientific name; may be empty
+     * @param past whether it is over, used up or put away
+     */
+    record Hit(Kind kind, String id, String name, String note, Boolean past) {}
+
+    /**
+     * @param words as typed, 1 to 80 letters
+     * @param most hits wanted at the most
+     * @return the nearest first
+     */
+    List<Hit> find(String words, int most);
+}
