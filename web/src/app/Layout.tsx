@@ -287,6 +287,8 @@ function Keys({
  */
 function toTheHeading() {
   const from = document.activeElement
+  // A page that begins with a field has put them there already.
+  if (from?.matches('main [data-autofocus]')) return undefined
   const place = () => {
     const heading = document.querySelector<HTMLElement>('main h1')
     if (!heading) return false

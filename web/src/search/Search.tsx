@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useDeferredValue } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import { Input } from '../ui/controls'
@@ -24,7 +24,7 @@ const MOST_LETTERS = 80
 /** Whatever the household has, by name, and the pages by what they are for. */
 export function Search() {
   const [params, setParams] = useSearchParams()
-  const typed = params.get('q') ?? ''
+  const [typed, setTyped] = useState(params.get('q') ?? '')
   const q = useDeferredValue(typed.trim().slice(0, MOST_LETTERS))
   const hits = useQuery({
     queryKey: ['search', q],
@@ -45,7 +45,11 @@ export function Search() {
           type="search"
           maxLength={MOST_LETTERS}
           value={typed}
-          onChange={(e) => setParams(e.target.value ? { q: e.target.value } : {}, { replace: true })}
+          onChange={(e) => {
+            setTyped(e.target.value)
+            // In the address too, for whoever comes back to it.
+            setParams(e.target.value ? { q: e.target.value } : {}, { replace: true })
+          }}
         />
       </div>
       <p aria-live="polite" className="text-soft my-2 text-sm">

@@ -101,11 +101,7 @@ export function Characters({ t }: { t: TaxonView }) {
       {organs.map((o) => {
         const here = all.filter((c) => c.organ === o)
         return (
-          <details
-            key={o}
-            className="border-line border-b py-1"
-            open={here.some((c) => c.id === open) || undefined}
-          >
+          <details key={o} className="border-line border-b py-1">
             <summary className="min-h-7 cursor-pointer font-semibold">
               {ORGAN[o]}{' '}
               <span className="text-soft font-normal">

@@ -561,10 +561,10 @@ public class IdentifyTest extends InBrowser {
     }
 
     private static void open(Locator within, String organ) {
-        Locator details = within.locator("details")
-                .filter(new Locator.FilterOptions().setHas(within.page().getByText(Pattern.compile("^" + organ))));
-        if (details.getAttribute("open") == null) {
-            details.locator("summary").click();
+        Locator summary = within.locator(
+                "summary", new Locator.LocatorOptions().setHasText(Pattern.compile("^" + organ + " \\d")));
+        if (summary.locator("xpath=..").getAttribute("open") == null) {
+            summary.click();
         }
     }
 
