@@ -193,6 +193,10 @@ function Head({
           <Link to="/household" className="text-soft ml-3 hidden underline sm:inline">
             {household}
           </Link>
+          {/* On a phone beside the name: what is wrong, and the rest, fill the next line. */}
+          <Link to="/search" className="ml-3 inline-flex min-h-6 items-center underline sm:hidden">
+            Search
+          </Link>
         </p>
         {demo && <DemoClock />}
         <p className="flex items-center gap-3">
@@ -203,13 +207,16 @@ function Head({
           <Link to="/help" className="text-madder inline-flex min-h-6 items-center font-semibold underline">
             Something is wrong
           </Link>
-          <Link to="/search" className="inline-flex min-h-6 items-center underline">
+          <Link to="/search" className="hidden min-h-6 items-center underline sm:inline-flex">
             Search
+          </Link>
+          <Link to="/household" className="inline-flex min-h-6 items-center underline sm:hidden">
+            House
           </Link>
           <button type="button" className="min-h-6 underline" onClick={switchTheme}>
             Light or dark
           </button>
-          <button type="button" className="min-h-6 underline" onClick={() => setHelp(true)}>
+          <button type="button" className="hidden min-h-6 underline sm:inline" onClick={() => setHelp(true)}>
             Keys
           </button>
           <button type="button" className="min-h-6 underline" onClick={() => void askToSignOut()}>

@@ -43,7 +43,8 @@ const WORDS: Record<string, string> = {
 
 const one = (name: string) =>
   WORDS[name] ??
-  name
+  // The name of a value, as PREGNANCY, is no camel.
+  (/^[A-Z_]+$/.test(name) ? name.replaceAll('_', ' ').toLowerCase() : name)
     .replace(/(Ml|G|Kg|Cm|C|Percent|Fraction)$/, '')
     .replace(/([A-Z])/g, ' $1')
     .toLowerCase()

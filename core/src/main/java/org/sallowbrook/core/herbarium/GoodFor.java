@@ -28,9 +28,18 @@ public record GoodFor(Step step, List<String> wanting) {
         return wanting.isEmpty();
     }
 
-    /** Every step, in order. */
-    public static List<GoodFor> of(Taxon taxon) {
+    /**
+     * Every step, in order.
+     *
+     * @param told whether a look can make it certain at any stage
+     */
+    public static List<GoodFor> of(Taxon taxon, boolean told) {
         List<String> recognise = recognise(taxon);
+        if (recognise.isEmpty() && !told) {
+            recognise.add(
+                    "what tells it from everything dangerous: at no stage does the card say enough for that; \"When can I be"
+                            + " sure?\" names what to look at");
+        }
         List<String> gather = new ArrayList<>(recognise);
         gather(taxon, gather);
         List<String> make = new ArrayList<>(gather);

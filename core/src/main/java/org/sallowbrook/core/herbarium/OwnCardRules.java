@@ -100,7 +100,14 @@ public final class OwnCardRules {
                         problems,
                         own,
                         caution.subject().name(),
-                        "the caution " + caution.subject() + " " + caution.value() + " must stay as strict as it is");
+                        ("the caution about "
+                                                + caution.subject()
+                                                        .name()
+                                                        .toLowerCase(Locale.ROOT)
+                                                        .replace('_', ' ') + " "
+                                                + caution.value())
+                                        .strip()
+                                + " must stay as strict as it is");
             }
         }
     }

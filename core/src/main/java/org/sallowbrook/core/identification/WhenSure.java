@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.sallowbrook.core.herbarium.CharacterDefinition;
@@ -32,7 +33,7 @@ public final class WhenSure {
      * @param months 1 to 12, in which the card knows the stage
      * @param inTheWay dangerous plants that nothing seen at the stage can exclude, those its card lists first
      * @param by characters that tell it from most of what is dangerous, the most telling first
-     * @param unsaid characters its card does not speak of where most of what stands in the way does: the card is thin, and each of
+     * @param unsaid characters its card does not speak of where most of what one look can't tell it from does: the card is thin, and each of
      *     them may tell it; the one that may tell the most comes first. Empty for a card that says as much as the others do
      */
     public record At(
@@ -52,7 +53,7 @@ public final class WhenSure {
         Taxon taxon = table.taxa.get(plant);
         int[] all = IntStream.range(0, table.characters.size()).toArray();
         List<Taxon> inTheWay = new ArrayList<>();
-        boolean alone = true;
+        List<Taxon> notByOne = new ArrayList<>();
         Map<String, Integer> tells = new HashMap<>();
         for (int other = 0; other < table.taxa.size(); other++) {
             Taxon rival = table.taxa.get(other);
@@ -61,7 +62,10 @@ public final class WhenSure {
             }
             Against against = new Against(table, plant, other, Map.of());
             boolean tellable = Against.tellable(table, plant, other);
-            alone &= tellable && against.within(all, Against.Level.ALONE);
+            boolean byOne = tellable && against.within(all, Against.Level.ALONE);
+            if (!byOne) {
+                notByOne.add(rival);
+            }
             if (!tellable || !against.within(all, Against.Level.WITH_ANOTHER)) {
                 inTheWay.add(rival);
             }
@@ -71,8 +75,9 @@ public final class WhenSure {
                 }
             }
         }
-        Sure sure =
-                !taxon.lookAlikesChecked() || !inTheWay.isEmpty() ? Sure.NEVER : alone ? Sure.ALONE : Sure.WITH_ANOTHER;
+        Sure sure = !taxon.lookAlikesChecked() || !inTheWay.isEmpty()
+                ? Sure.NEVER
+                : notByOne.isEmpty() ? Sure.ALONE : Sure.WITH_ANOTHER;
         return new At(
                 stage,
                 taxon.months().getOrDefault(stage, Set.of()).stream().sorted().toList(),
@@ -90,7 +95,7 @@ public final class WhenSure {
                         .limit(TO_LEARN)
                         .map(Map.Entry::getKey)
                         .toList(),
-                unsaid(table, taxon, stage, inTheWay));
+                unsaid(table, taxon, stage, notByOne));
     }
 
     /**
@@ -98,22 +103,26 @@ public final class WhenSure {
      * says: then it is the card that does not tell them, and not yet the plants.
      */
     static List<String> unsaid(Table table, Taxon taxon, LifeStage stage, Collection<Taxon> others) {
-        Map<CharacterDefinition, Long> left = new HashMap<>();
+        Map<CharacterDefinition, Double> left = new HashMap<>();
         int said = 0;
         for (CharacterDefinition c : table.characters) {
-            long speak = others.stream()
-                    .filter(o -> !c.scent() && o.statesOf(c.id(), stage) != null)
-                    .count();
-            if (speak > 0 && taxon.statesOf(c.id(), stage) == null) {
-                left.put(c, speak);
-            } else if (speak > 0) {
+            List<Set<String>> speak = others.stream()
+                    .map(o -> c.scent() ? null : o.statesOf(c.id(), stage))
+                    .filter(Objects::nonNull)
+                    .map(Map::keySet)
+                    .toList();
+            if (!speak.isEmpty() && taxon.statesOf(c.id(), stage) == null) {
+                // Where they all show the same this one is likely to show it too.
+                long kinds = speak.stream().distinct().count();
+                left.put(c, speak.size() * (1 - 1.0 / kinds));
+            } else if (!speak.isEmpty()) {
                 said++;
             }
         }
         return left.size() <= said
                 ? List.of()
                 : left.entrySet().stream()
-                        .sorted(Map.Entry.<CharacterDefinition, Long>comparingByValue()
+                        .sorted(Map.Entry.<CharacterDefinition, Double>comparingByValue()
                                 .reversed()
                                 .thenComparing(e -> e.getKey().cost())
                                 .thenComparing(e -> e.getKey().id()))

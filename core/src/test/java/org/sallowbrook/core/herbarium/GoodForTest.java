@@ -22,7 +22,7 @@ public class GoodForTest {
     }
 
     private static List<Step> reached(Cards.Builder card) {
-        return GoodFor.of(card.build()).stream()
+        return GoodFor.of(card.build(), true).stream()
                 .filter(GoodFor::reached)
                 .map(GoodFor::step)
                 .toList();
@@ -30,7 +30,7 @@ public class GoodForTest {
 
     @Test
     public void aBareCardIsGoodForNothingAndSaysWhatIsWanting() {
-        List<GoodFor> bare = GoodFor.of(Cards.card("x").build());
+        List<GoodFor> bare = GoodFor.of(Cards.card("x").build(), false);
         assertThat(bare).extracting(GoodFor::step).containsExactly(Step.values());
         assertThat(bare.get(0).wanting()).anyMatch(w -> w.contains("6 characters"));
         assertThat(bare.get(1).wanting()).contains("a part that is gathered", "what is known of pregnancy");
@@ -45,8 +45,13 @@ public class GoodForTest {
     @Test
     public void noStepIsReachedBeforeTheOneItRestsOn() {
         assertThat(reached(whole().danger(Danger.POISONOUS))).containsExactly(Step.RECOGNISE);
-        List<GoodFor> steps = GoodFor.of(whole().build());
+        List<GoodFor> steps = GoodFor.of(whole().build(), true);
         assertThat(steps.get(4).wanting()).containsAll(steps.get(2).wanting());
         assertThat(steps.get(4).wanting()).anyMatch(w -> w.startsWith("a dose by mouth"));
+    }
+
+    @Test
+    public void whatNoLookTellsIsNotRecognisedWhateverItsCardHolds() {
+        assertThat(GoodFor.of(whole().build(), false)).noneMatch(GoodFor::reached);
     }
 }

@@ -37,9 +37,9 @@ public class OwnCardRulesTest {
             {bare().lookAlike("bad", "c0", "c1"), "no further decisive"},
             {bare().lookAlike("bad", "c0").acts("diuretic"), "constituents must stay"},
             {bare().lookAlike("bad", "c0").holds(Constituent.SALICYLATE), "actions must stay"},
-            {bare().lookAlike("bad", "c0"), "caution PREGNANCY"},
-            {bare().caution(Subject.PREGNANCY, "", CautionStatus.PRESENT, Severity.WARN), "caution PREGNANCY"},
-            {bare().caution(Subject.PREGNANCY, "", CautionStatus.NONE_FOUND, null), "caution PREGNANCY"},
+            {bare().lookAlike("bad", "c0"), "caution about pregnancy"},
+            {bare().caution(Subject.PREGNANCY, "", CautionStatus.PRESENT, Severity.WARN), "caution about pregnancy"},
+            {bare().caution(Subject.PREGNANCY, "", CautionStatus.NONE_FOUND, null), "caution about pregnancy"},
             {bare().part(0.5, 0.5, Set.of(Route.INTERNAL)), "may not get a route"},
         };
     }

@@ -13,6 +13,7 @@ import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.OwnCardRules;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Telling;
+import org.sallowbrook.core.identification.WhenSure;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.platform.Member;
@@ -88,7 +89,15 @@ public class OwnCardService {
                 herbarium.shipped().text(id) != null,
                 own == null || own.version == null ? 0 : own.version,
                 Herbarium.missing(taxon),
-                GoodFor.of(taxon));
+                GoodFor.of(taxon, told(taxon)));
+    }
+
+    /** Whether a look can make it certain at any stage; of a card that ships nobody is asked to write more. */
+    private boolean told(Taxon taxon) {
+        return herbarium.shipped().text(taxon.id()) != null
+                || taxon.regions().stream()
+                        .flatMap(region -> herbarium.identifier().whenSure(taxon.id(), region).stream())
+                        .anyMatch(at -> at.sure() != WhenSure.Sure.NEVER);
     }
 
     /** Adds or changes a card. A repeated request changes nothing. */
