@@ -231,7 +231,7 @@ export const FOUND: Record<Schemas['Hit']['kind'], string> = {
   STAND: 'stand',
   HARVEST: 'harvest',
   STOCK: 'on the shelf',
-  BATCH: 'in the making',
+  BATCH: 'batch',
   FILLED: 'on the shelf',
   PERSON: 'person',
 }
