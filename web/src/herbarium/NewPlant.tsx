@@ -53,7 +53,7 @@ function useNewPlant({ all }: { all: Character[] }) {
   const [danger, setDanger] = useKept<Danger | ''>(draft, 'danger', '')
   const [months, setMonths] = useKept<Record<string, number[]>>(draft, 'months', {})
   const [states, setStates] = useKept<Record<string, string>>(draft, 'states', {})
-  const [likes, setLikes] = useKept<{ taxon: string; tells: string; decisive: string }[]>(draft, 'likes', [])
+  const [likes, setLikes] = useKept<{ taxon: string; tells: string }[]>(draft, 'likes', [])
   const [text, setText] = useState<string | null>(null)
   const set = (key: keyof typeof names) => (e: React.ChangeEvent<HTMLInputElement>) =>
     setNames({ ...names, [key]: e.target.value })
@@ -83,7 +83,7 @@ function useNewPlant({ all }: { all: Character[] }) {
         characters: Object.fromEntries(Object.entries(states).map(([c, s]) => [c, `always ${s}`])),
         lookAlikes: likes
           .filter((l) => l.taxon)
-          .map((l) => ({ taxon: l.taxon, tells: l.tells, decisive: listOf(l.decisive) })),
+          .map((l) => ({ taxon: l.taxon, tells: l.tells, decisive: [] })),
         source: { title: book.title, year: Number(book.year), evidence: 'REFERENCE' },
       }
       return ask(api.PUT('/api/herbarium/taxa/{id}/card', { params: { path: { id } }, body: card }))
@@ -171,8 +171,8 @@ function Form({ all }: { all: Character[] }) {
             <LookAlikes f={f} />
             <Section title="What it always shows">
               <p className="text-soft mb-2 text-sm">
-                Leave out what varies or what you do not know; six characters at least. Usual and rare states,
-                and stages apart, can be written in the card as a file.
+                Leave out what varies or what you do not know: usual and rare states, stages apart, a relative
+                beside it and everything else of the card are said on its page afterwards.
               </p>
               <Characters f={f} />
             </Section>
@@ -291,7 +291,7 @@ function LookAlikes({ f }: { f: NewPlantForm }) {
   return (
     <Section title="Look-alikes">
       {likes.map((l, i) => (
-        <div key={i} className="mb-2 grid gap-2 sm:grid-cols-3">
+        <div key={i} className="mb-2 grid gap-2 sm:grid-cols-2">
           <Choose
             label="Looks like"
             value={l.taxon}
@@ -307,19 +307,9 @@ function LookAlikes({ f }: { f: NewPlantForm }) {
             value={l.tells}
             onChange={(e) => setLikes(likes.map((x, j) => (j === i ? { ...x, tells: e.target.value } : x)))}
           />
-          <Input
-            label="Decisive characters"
-            hint="ids, separated by commas"
-            value={l.decisive}
-            onChange={(e) =>
-              setLikes(likes.map((x, j) => (j === i ? { ...x, decisive: e.target.value } : x)))
-            }
-          />
         </div>
       ))}
-      <Button onClick={() => setLikes([...likes, { taxon: '', tells: '', decisive: '' }])}>
-        Add a look-alike
-      </Button>
+      <Button onClick={() => setLikes([...likes, { taxon: '', tells: '' }])}>Add a look-alike</Button>
     </Section>
   )
 }
