@@ -36,12 +36,11 @@ const FILE: Record<Schemas['StateView']['frequency'], Frequency | null> = {
 }
 
 /** What another card says of a character, as lines for this one. */
-function copied(card: Card, shown: Shown[], all: readonly Stage[]): Card {
+function copied(card: Card, shown: Shown[]): Card {
   const lines = shown
     .filter((s) => s.under.length === 0)
     .map((s): [string, string] => {
-      const stages = s.stages.filter((x) => all.includes(x))
-      const key = shown.length === 1 ? s.character : `${s.character}@${stages.join(',')}`
+      const key = shown.length === 1 ? s.character : `${s.character}@${s.stages.join(',')}`
       return [
         key,
         line(
@@ -128,7 +127,7 @@ export function Characters({ t }: { t: TaxonView }) {
                         <Button
                           aria-label={`The same: ${c.name}`}
                           disabled={change.isPending}
-                          onClick={() => change.mutate((card) => copied(card, its, stages))}
+                          onClick={() => change.mutate((card) => copied(card, its))}
                         >
                           The same
                         </Button>

@@ -105,14 +105,14 @@ public class OwnCardService {
         if (!id.equals(card.id())) {
             throw new InvalidInput(List.of(new InvalidInput.Violation("id", "must be the one in the address")));
         }
-        return save(CardText.YAML.writeValueAsString(told(card)), ifMatch, f -> f.where());
+        return save(CardText.YAML.writeValueAsString(withTellable(card)), ifMatch, f -> f.where());
     }
 
     /**
      * Of a plant of the household's own nobody types at which stages it can be told from another: that follows from its
      * characters, and with every further one anew.
      */
-    private ObjectNode told(CardFile card) {
+    private ObjectNode withTellable(CardFile card) {
         ObjectNode tree = CardText.YAML.valueToTree(card);
         List<CardFile.LookAlikeFile> likenesses = card.lookAlikes();
         if (likenesses == null || herbarium.shipped().text(card.id()) != null) {
