@@ -544,7 +544,7 @@ public class IdentifyTest extends InBrowser {
         }
         assertThat(button("It is whole")).isDisabled();
         page.getByText("I looked up what it is taken for").click();
-        assertThat(own).containsText("it is a draft");
+        assertThat(own).containsText("at no stage does the card say enough");
         button("It is whole").click();
         assertThat(button("Put it aside as a draft")).isVisible();
         assertThat(main()).not().containsText("DRAFT");
