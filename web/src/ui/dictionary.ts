@@ -230,9 +230,9 @@ export const FOUND: Record<Schemas['Hit']['kind'], string> = {
   PLANT: 'plant',
   STAND: 'stand',
   HARVEST: 'harvest',
-  STOCK: 'on the shelf',
+  STOCK: 'stock',
   BATCH: 'batch',
-  FILLED: 'on the shelf',
+  FILLED: 'finished',
   PERSON: 'person',
 }
 
