@@ -214,7 +214,8 @@ public final class Identifier {
         Taxon lead = verdict.taxon() == null
                 ? null
                 : herbarium.taxon(verdict.taxon()).orElse(null);
-        List<String> unsaid = lead == null || at != null
+        // Whoever looks blind is not told a name before the look is clear.
+        List<String> unsaid = lead == null || at != null || !clear
                 ? List.of()
                 : WhenSure.unsaid(
                         table,

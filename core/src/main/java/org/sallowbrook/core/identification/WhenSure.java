@@ -33,8 +33,8 @@ public final class WhenSure {
      * @param months 1 to 12, in which the card knows the stage
      * @param inTheWay dangerous plants that nothing seen at the stage can exclude, those its card lists first
      * @param by characters that tell it from most of what is dangerous, the most telling first
-     * @param unsaid characters its card does not speak of where most of what one look can't tell it from does: the card is thin, and each of
-     *     them may tell it; the one that may tell the most comes first. Empty for a card that says as much as the others do
+     * @param unsaid what a thin card would have to say to be told from what one look can't tell it from, the most promising
+     *     first; empty for a card that says as much as the others do
      */
     public record At(
             LifeStage stage,
