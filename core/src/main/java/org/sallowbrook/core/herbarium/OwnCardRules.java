@@ -38,10 +38,10 @@ public final class OwnCardRules {
                     "is the card of " + shipped.name() + "; another plant needs a card of its own");
         }
         if (!own.characters().equals(shipped.characters())) {
-            wrong(problems, own, "characters", "the characters of a plant that ships are fixed: verdicts rest on them");
+            wrong(problems, own, "characters", "its characters are fixed: verdicts rest on them");
         }
         if (!own.regions().equals(shipped.regions())) {
-            wrong(problems, own, "regions", "the regions of a plant that ships are fixed: its rivals follow from them");
+            wrong(problems, own, "regions", "its regions are fixed: what it must be told from follows from them");
         }
         if (!own.lifeForm().equals(shipped.lifeForm())) {
             wrong(
