@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.herbarium.Herbarium;
@@ -36,7 +37,7 @@ public class ComplaintsTest {
         herbarium = ShippedCards.load().herbarium();
         EnglishWords english = new EnglishWords();
         complaints = new Complaints(english);
-        likeness = new LearntLikeness(english);
+        likeness = new LearntLikeness(english, complaints);
         lexicon = complaints.lexicon(herbarium.taxa());
     }
 
@@ -70,10 +71,20 @@ public class ComplaintsTest {
     @Test
     public void whatWasNeverSeenIsReferredAsWell() throws IOException {
         List<String> grave = lines("complaints/unseen.txt");
-        List<String> missed = grave.stream()
-                .filter(l -> of(l.split("\\|")[1]).grave().isEmpty())
-                .toList();
+        List<String> missed = new ArrayList<>();
+        List<String> late = new ArrayList<>();
+        for (String line : grave) {
+            String[] said = line.split("\\|");
+            Complaint.Answer answer = of(said[1]);
+            assertThat(answer.needs()).as(line).isEmpty();
+            if (answer.grave().isEmpty()) {
+                missed.add(line);
+            } else if (answer.grave().get(0).urgency().compareTo(Urgency.valueOf(said[0])) > 0) {
+                late.add(line);
+            }
+        }
         assertThat(missed.size()).as("not referred: " + missed).isLessThanOrEqualTo(grave.size() / 20);
+        assertThat(late.size()).as("too late: " + late).isLessThanOrEqualTo(grave.size() / 20);
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.sallowbrook.core.herbarium.ByNeed;
@@ -105,9 +106,6 @@ public final class Complaint {
     /** So near to a need's own name it is meant by it. */
     private static final double ITSELF = 0.9;
 
-    /** As like the grave as the harmless: nothing is added and nothing taken. */
-    private static final Likeness.Heard NOT_HEARD = new Likeness.Heard(0, 0.5);
-
     /** What fits so much worse than the best is a chance likeness of words. */
     private static final double NEAR_BEST = 0.4;
 
@@ -118,26 +116,35 @@ public final class Complaint {
      * As like as this to the grave ones it is sent on where no rule fits. Measured on phrases that were not learnt from, where
      * it is a choice between sending on too much and too little: docs/decisions/0042.
      */
-    private static final double LIKE = 0.8;
+    private static final double LIKE = 0.7;
+
+    /** As like the grave ones as this no plant is thought of, though nothing is said either. */
+    private static final double NO_PLANT = 0.3;
 
     /** As like as this to those that can't wait, what a rule would let wait until today does not wait. */
-    private static final double LIKE_NOW = 0.9;
+    private static final double LIKE_NOW = 0.5;
+
+    /** As like as this to those of the same day or sooner, what a rule would let wait for days doesn't wait so long. */
+    private static final double LIKE_TODAY = 0.6;
 
     /**
      * As little like them as this, what a rule would send to a doctor is said without alarm: still no plant is proposed. What
      * can't wait stays as the rule has it.
      */
-    private static final double UNLIKE = 0.25;
+    private static final double UNLIKE = 0.7;
 
     private static final String NOT_PLACED_NAME = "something grave, by the way it is said";
     private static final String NOT_PLACED_TELL = "when it began, whether it came suddenly, what else is noticed.";
-    private static final Grave NOT_PLACED_NOW =
-            new Grave(NOT_PLACED_NAME, Urgency.NOW, List.of("any"), NOT_PLACED_TELL);
-    private static final Grave NOT_PLACED = new Grave(
-            NOT_PLACED_NAME,
-            Urgency.TODAY,
-            List.of("any"),
-            NOT_PLACED_TELL + " Sudden, severe or getting worse: call for help now.");
+
+    private static Grave notPlaced(Urgency urgency) {
+        return new Grave(
+                NOT_PLACED_NAME,
+                urgency,
+                List.of("any"),
+                urgency == Urgency.NOW
+                        ? NOT_PLACED_TELL
+                        : NOT_PLACED_TELL + " Sudden, severe or getting worse: call for help now.");
+    }
 
     private Complaint() {}
 
@@ -169,13 +176,13 @@ public final class Complaint {
             }
         }
         double best = fits.stream().mapToDouble(Fit::share).max().orElse(0);
-        List<Grave> grave = withWhatItIsLike(
-                graves.stream()
-                        .filter(g -> g.fits(notions))
-                        .sorted(Comparator.comparing(Grave::urgency))
-                        .toList(),
-                // What a card itself calls a need is that need, whatever it sounds like.
-                best >= ITSELF ? NOT_HEARD : likeness.hear(words));
+        List<Grave> fitting = graves.stream()
+                .filter(g -> g.fits(notions))
+                .sorted(Comparator.comparing(Grave::urgency))
+                .toList();
+        // What a card itself calls a need is that need, whatever it sounds like.
+        Optional<Likeness.Heard> heard = best >= ITSELF ? Optional.empty() : likeness.hear(words, notions);
+        List<Grave> grave = heard.map(h -> withWhatItIsLike(fitting, h)).orElse(fitting);
         if (!grave.isEmpty()) {
             // What may wait is left unsaid beside what may not.
             Urgency most = grave.get(0).urgency();
@@ -184,6 +191,9 @@ public final class Complaint {
                             .filter(g -> g.urgency() != Urgency.ASK || most == Urgency.ASK)
                             .toList(),
                     List.of());
+        }
+        if (heard.isPresent() && heard.get().grave() >= NO_PLANT) {
+            return new Answer(List.of(), List.of());
         }
         return new Answer(
                 List.of(),
@@ -204,9 +214,16 @@ public final class Complaint {
         Urgency most = byRule.isEmpty() ? Urgency.ASK : byRule.get(0).urgency();
         Grave like;
         if (byRule.isEmpty() && heard.grave() >= LIKE) {
-            like = heard.now() > heard.today() ? NOT_PLACED_NOW : NOT_PLACED;
+            like = notPlaced(
+                    heard.now() > Math.max(heard.today(), heard.soon())
+                            ? Urgency.NOW
+                            : heard.today() > heard.soon() ? Urgency.TODAY : Urgency.SOON);
         } else if (most != Urgency.NOW && heard.now() >= LIKE_NOW) {
-            like = NOT_PLACED_NOW;
+            like = notPlaced(Urgency.NOW);
+        } else if (!byRule.isEmpty()
+                && most.compareTo(Urgency.TODAY) > 0
+                && heard.now() + heard.today() >= LIKE_TODAY) {
+            like = notPlaced(Urgency.TODAY);
         } else {
             return byRule;
         }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.planning.Complaint.Grave;
@@ -39,10 +41,10 @@ public class ComplaintTest {
     private static final List<Synonym> WORDS = List.of(new Synonym("poor sleep", List.of("cant sleep", "insomnia")));
 
     private static Complaint.Answer of(String words) {
-        return of(words, new Likeness.Heard(0, 0.5));
+        return of(words, null);
     }
 
-    private static Complaint.Answer of(String words, Likeness.Heard likeness) {
+    private static Complaint.Answer of(String words, Likeness.@Nullable Heard likeness) {
         return Complaint.of(
                 words,
                 LEXICON,
@@ -52,7 +54,7 @@ public class ComplaintTest {
                         new ByNeed.Need("cough with a cold", false),
                         new ByNeed.Need("dry cough from an irritated throat", false),
                         new ByNeed.Need("poor sleep", false)),
-                w -> likeness);
+                (w, notions) -> Optional.ofNullable(likeness));
     }
 
     @DataProvider
@@ -126,33 +128,43 @@ public class ComplaintTest {
     @DataProvider
     public Object[][] likeness() {
         return new Object[][] {
-            // words, like now, like today, how soon
-            {"wobbly since the fair", 0.5, 0.3, Urgency.NOW},
-            {"wobbly since the fair", 0.3, 0.5, Urgency.TODAY},
-            {"dry cough", 0.2, 0.7, Urgency.TODAY},
-            {"hard spot in the breast", 0.95, 0, Urgency.NOW},
-            {"hard spot in the breast", 0.5, 0.5, Urgency.SOON},
-            {"tick", 0.92, 0, Urgency.NOW},
-            {"tick", 0.1, 0.85, Urgency.ASK},
-            {"hard spot in the breast", 0.05, 0.05, Urgency.ASK},
-            {"palpitation", 0, 0, Urgency.NOW},
-            {"cannot swallow", 0.01, 0.01, Urgency.TODAY},
+            // words, like now, like today, like soon, how soon
+            {"wobbly since the fair", 0.5, 0.3, 0.0, Urgency.NOW},
+            {"wobbly since the fair", 0.3, 0.5, 0.0, Urgency.TODAY},
+            {"wobbly since the fair", 0.1, 0.2, 0.5, Urgency.SOON},
+            {"dry cough", 0.2, 0.6, 0.1, Urgency.TODAY},
+            {"hard spot in the breast", 0.95, 0.0, 0.0, Urgency.NOW},
+            {"hard spot in the breast", 0.3, 0.5, 0.2, Urgency.TODAY},
+            {"hard spot in the breast", 0.2, 0.3, 0.5, Urgency.SOON},
+            {"tick", 0.92, 0.0, 0.0, Urgency.NOW},
+            {"tick", 0.1, 0.3, 0.5, Urgency.ASK},
+            {"hard spot in the breast", 0.05, 0.05, 0.0, Urgency.ASK},
+            {"palpitation", 0.0, 0.0, 0.0, Urgency.NOW},
+            {"cannot swallow", 0.01, 0.01, 0.0, Urgency.TODAY},
         };
     }
 
     /** What is like the grave ones is sent on where no rule fits; and never sooner let go than by the rules. */
     @Test(dataProvider = "likeness")
-    public void whatIsLikeTheGraveIsSentOn(String words, double now, double today, Urgency soon) {
-        Complaint.Answer answer = of(words, new Likeness.Heard(now, today));
-        assertThat(answer.grave().get(0).urgency()).isEqualTo(soon);
+    public void whatIsLikeTheGraveIsSentOn(String words, double now, double today, double soon, Urgency urgency) {
+        Complaint.Answer answer = of(words, new Likeness.Heard(now, today, soon));
+        assertThat(answer.grave().get(0).urgency()).isEqualTo(urgency);
+        assertThat(answer.needs()).isEmpty();
+    }
+
+    /** Neither sent on nor given a plant: what may be grave is not understood, and that is said. */
+    @Test
+    public void whatIsSomewhatLikeThemFindsNoPlant() {
+        Complaint.Answer answer = of("cough, dry and odd", new Likeness.Heard(0.2, 0.2, 0.1));
+        assertThat(answer.grave()).isEmpty();
         assertThat(answer.needs()).isEmpty();
     }
 
     @Test
     public void whatIsLittleLikeThemFindsItsNeed() {
-        assertThat(of("dry cough", new Likeness.Heard(0.3, 0.4)).needs()).isNotEmpty();
-        assertThatThrownBy(() -> new Likeness.Heard(Double.NaN, 0)).isInstanceOf(InvalidInput.class);
-        assertThatThrownBy(() -> new Likeness.Heard(0.7, 0.7)).isInstanceOf(InvalidInput.class);
+        assertThat(of("dry cough", new Likeness.Heard(0.1, 0.1, 0.05)).needs()).isNotEmpty();
+        assertThatThrownBy(() -> new Likeness.Heard(Double.NaN, 0, 0)).isInstanceOf(InvalidInput.class);
+        assertThatThrownBy(() -> new Likeness.Heard(0.7, 0.2, 0.7)).isInstanceOf(InvalidInput.class);
     }
 
     @Test

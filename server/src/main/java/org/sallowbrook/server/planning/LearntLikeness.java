@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
@@ -19,12 +20,13 @@ import opennlp.tools.util.TrainingParameters;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.planning.Lexicon;
 import org.sallowbrook.core.planning.Likeness;
+import org.sallowbrook.server.herbarium.ShippedCards;
 import org.springframework.stereotype.Component;
 
 /**
  * Learns from the complaints of planning/complaints: a logistic regression over words, their beginnings, ends and inner letters
- * (so that slips and bent words count) and over words that stand near one another. It takes a second or two, once, when
- * complaints are first wanted.
+ * (so that slips and bent words count), over words that stand near one another, and over what the lexicon reads in them, each
+ * notion and each with each. It takes some seconds, once, when complaints are first wanted.
  */
 @Component
 public class LearntLikeness implements Likeness {
@@ -34,14 +36,13 @@ public class LearntLikeness implements Likeness {
     /** @param heard words of the complaints learnt from, and what they are bent from */
     record Learnt(DoccatModel model, Set<String> heard) {}
 
-    /** As like the grave as the harmless. */
-    private static final Heard NOTHING_HEARD = new Heard(0, 0.5);
-
     private final EnglishWords english;
+    private final Complaints complaints;
     private @Nullable CompletableFuture<Learnt> model;
 
-    public LearntLikeness(EnglishWords english) {
+    public LearntLikeness(EnglishWords english, Complaints complaints) {
         this.english = english;
+        this.complaints = complaints;
     }
 
     /** Begins to learn, and does not wait for it. */
@@ -53,19 +54,19 @@ public class LearntLikeness implements Likeness {
     }
 
     @Override
-    public Heard hear(String words) {
+    public Optional<Heard> hear(String words, Set<String> notions) {
         Learnt learnt = learn().join();
         // A word nobody has said yet says nothing: its letters are like another's by chance. What is no word may be a
         // slip.
-        String[] telling = Lexicon.tokens(words).stream()
+        List<String> telling = Lexicon.tokens(words).stream()
                 .filter(w -> !english.test(w) || bases(w).anyMatch(learnt.heard()::contains))
-                .toArray(String[]::new);
-        if (Stream.of(telling).allMatch(Lexicon::weightless)) {
-            return NOTHING_HEARD;
+                .toList();
+        if (notions.isEmpty() && telling.stream().allMatch(Lexicon::weightless)) {
+            return Optional.empty();
         }
-        Map<String, Double> score = new DocumentCategorizerME(learnt.model()).scoreMap(telling);
-        double now = score.get("NOW");
-        return new Heard(now, Math.max(0, 1 - now - score.get(HARMLESS)));
+        Map<String, Double> score =
+                new DocumentCategorizerME(learnt.model()).scoreMap(ComplaintFeatures.said(telling, notions));
+        return Optional.of(new Heard(score.get("NOW"), score.get("TODAY"), score.get("SOON")));
     }
 
     private Stream<String> bases(String word) {
@@ -79,15 +80,16 @@ public class LearntLikeness implements Likeness {
         parameters.put(QNTrainer.L1COST_PARAM, 0.0);
         parameters.put(QNTrainer.L2COST_PARAM, 1.0);
         try {
+            Lexicon lexicon = complaints.lexicon(ShippedCards.load().herbarium().taxa());
             List<DocumentSample> samples = Stream.concat(
                             Complaints.said("grave.txt").stream()
                                     .filter(l -> !l.startsWith("ASK"))
                                     .map(l -> {
                                         String[] parts = l.split("\\|", 2);
-                                        return new DocumentSample(
-                                                parts[0].equals("NOW") ? "NOW" : "TODAY", tokens(parts[1]));
+                                        return new DocumentSample(parts[0], said(parts[1], lexicon));
                                     }),
-                            Complaints.said("harmless.txt").stream().map(l -> new DocumentSample(HARMLESS, tokens(l))))
+                            Complaints.said("harmless.txt").stream()
+                                    .map(l -> new DocumentSample(HARMLESS, said(l, lexicon))))
                     .toList();
             Set<String> heard = samples.stream()
                     .flatMap(s -> Stream.of(s.getText()))
@@ -104,7 +106,7 @@ public class LearntLikeness implements Likeness {
         }
     }
 
-    private static String[] tokens(String words) {
-        return Lexicon.tokens(words).toArray(String[]::new);
+    private static String[] said(String words, Lexicon lexicon) {
+        return ComplaintFeatures.said(Lexicon.tokens(words), lexicon.read(words).notions());
     }
 }
