@@ -5,6 +5,10 @@ import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
+// Views that reckon or keep order with the server's help, so without a line they are of no use: they come when they are opened.
+const AT_THE_DESK =
+  /\/src\/(making\/(tea|oil|salve|tincture|dry|kept)|tracing|herbarium\/own|household\/(Household|Schools)|shelf\/(StockTake|Vessels)|field\/Train)/
+
 export default defineConfig({
   plugins: [
     react(),
@@ -27,7 +31,10 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         // Letters of other scripts come onto the device when they are first met.
-        globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2'],
+        globIgnores: [
+          'assets/desk/**',
+          '**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2',
+        ],
         runtimeCaching: [
           {
             urlPattern: /\/assets\//,
@@ -46,6 +53,18 @@ export default defineConfig({
       createHash('sha256').update(readFileSync('src/api/openapi.json')).digest('hex').slice(0, 12),
     ),
   },
-  build: { sourcemap: false, assetsInlineLimit: 0 },
+  build: {
+    sourcemap: false,
+    assetsInlineLimit: 0,
+    rollupOptions: {
+      output: {
+        chunkFileNames: ({ moduleIds, facadeModuleId }) => {
+          // One that only leads to another has nothing of its own.
+          const ids = moduleIds.length > 0 ? moduleIds : [facadeModuleId ?? '']
+          return `assets/${ids.every((id) => AT_THE_DESK.test(id)) ? 'desk/' : ''}[name]-[hash].js`
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8480' } },
 })

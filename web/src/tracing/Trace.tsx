@@ -59,7 +59,7 @@ function Traced({ id }: { id: string }) {
         const here = t.lots.find((l) => l.id === t.lotId)
         return (
           <>
-            <Suspense fallback={<p>Drawing the brook</p>}>
+            <Suspense fallback={<p className="min-h-screen">Drawing the brook</p>}>
               <Streams trace={t} />
             </Suspense>
             <div className="mt-4 grid gap-4 lg:grid-cols-2">
