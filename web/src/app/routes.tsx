@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
       { path: 'help', lazy: async () => ({ Component: (await import('../dosing/Help')).Help }) },
       { path: 'basket', lazy: async () => ({ Component: (await import('../planning/Basket')).BasketPage }) },
       { path: 'search', lazy: async () => ({ Component: (await import('../search/Search')).Search }) },
+      {
+        path: 'notes/:id?',
+        lazy: async () => ({ Component: (await import('../notes/NotesPage')).NotesPage }),
+      },
       { path: 'needs', lazy: async () => ({ Component: (await import('../planning/Need')).Need }) },
       {
         path: 'herbarium/:id',

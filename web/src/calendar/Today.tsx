@@ -23,6 +23,7 @@ const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
   LOOK_AGAIN: 'To look at again',
   RETURN: 'To go back to',
+  COME_BACK: 'To come back to, as written down',
   WEIGH_HARVEST: 'To weigh: came home',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
@@ -43,6 +44,7 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
   LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
   RETURN: (t) => `/field/stands/${t.subjectId}`,
+  COME_BACK: (t) => `/notes/${t.subjectId}`,
   WEIGH_HARVEST: () => '/drying',
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
@@ -198,6 +200,8 @@ async function takeBack(task: Task, id: string): Promise<unknown> {
           body: TAKEN_BACK,
         }),
       )
+    case 'COME_BACK':
+      return ask(api.DELETE('/api/notes/{id}/been-back', { params: { path: { id: subject } } }))
     case 'PRESS': {
       const batch = await ask(api.GET('/api/making/batches/{id}', { params: { path: { id: subject } } }))
       return ask(
@@ -209,7 +213,7 @@ async function takeBack(task: Task, id: string): Promise<unknown> {
     }
     default: {
       const lines = await ask(api.GET('/api/shelf/lots/{id}/changes', { params: { path: { id: subject } } }))
-      const line = lines.find((l) => l.what === 'FINISHED' && l.mayBeStruck)
+      const line = lines.find((l) => (l.what === 'FINISHED' || l.what === 'THROWN_AWAY') && l.mayBeStruck)
       if (!line) throw new Error('Nothing to take back.')
       return ask(
         api.POST('/api/shelf/lots/{id}/changes/{change}/strike', {
@@ -254,10 +258,17 @@ async function doneOf(
           body: { id, on: today, slot: task.slot ?? 1 },
         }),
       )
+    case 'COME_BACK':
+      return ask(api.POST('/api/notes/{id}/been-back', { params: { path } }))
     case 'USE_UP':
       return ask(
         api.POST('/api/shelf/lots/{id}/finish', {
-          params: { path, header: ifMatch(task.version ?? 0) },
+          params: {
+            path,
+            // Past its date nobody uses it up.
+            query: { end: task.overdue ? 'THROWN_AWAY' : 'USED_UP' },
+            header: ifMatch(task.version ?? 0),
+          },
         }),
       )
     default:
@@ -269,7 +280,14 @@ async function doneOf(
 const isDoneHere = (task: Task): task is Task & { kind: keyof typeof VERB } =>
   task.kind in VERB && !(task.kind === 'PRESS' && task.amount == null)
 
-const VERB = { SHAKE: 'Shaken', WEIGH: 'Weigh', PRESS: 'Press', DOSE: 'Taken', USE_UP: 'Used up' }
+const VERB = {
+  SHAKE: 'Shaken',
+  WEIGH: 'Weigh',
+  PRESS: 'Press',
+  DOSE: 'Taken',
+  USE_UP: 'Used up',
+  COME_BACK: 'Been there',
+}
 
 function OnItsPage({ task }: { task: Task }) {
   switch (task.kind) {
@@ -351,7 +369,7 @@ const Doing = only('record', function Doing({ task, today }: { task: Task; today
   }
 
   if (!isDoneHere(task)) return <OnItsPage task={task} />
-  const verb = VERB[task.kind]
+  const verb = task.kind === 'USE_UP' && task.overdue ? 'Thrown away' : VERB[task.kind]
   const asks = task.kind === 'WEIGH' || task.kind === 'PRESS'
   return (
     <>

@@ -374,10 +374,9 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
   const lot = useLot(course.lotId)
   const [reaction, setReaction] = useState('')
   const [day, setDay] = useState(today)
-  const [well, setWell] = useState(true)
   const [ids] = useState<Record<string, string>>({})
   const save = useCommand('shelf', {
-    mutationFn: async () => {
+    mutationFn: async (well: boolean) => {
       for (const herb of lot.data?.herbs ?? []) {
         ids[herb.taxonId] ??= v7()
         await ask(
@@ -398,13 +397,7 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
   })
   return (
     <Section title="First trial">
-      <form
-        className="space-y-2"
-        onSubmit={(e) => {
-          e.preventDefault()
-          save.mutate()
-        }}
-      >
+      <form className="space-y-2" onSubmit={(e) => e.preventDefault()}>
         <Input
           label="Tried on"
           type="date"
@@ -414,11 +407,15 @@ const Trial = only('record', function Trial({ course, today }: { course: CourseV
           onChange={(e) => setDay(e.target.value)}
         />
         <Input label="How it went" value={reaction} onChange={(e) => setReaction(e.target.value)} />
-        <Toggle label="Nothing bad happened" checked={well} onChange={setWell} />
         <ProblemNotice error={save.error} />
-        <Button type="submit" disabled={save.isPending}>
-          Record the trial
-        </Button>
+        <div className="flex flex-wrap gap-2">
+          <Button disabled={save.isPending} onClick={() => save.mutate(true)}>
+            It was borne well
+          </Button>
+          <Button kind="grave" disabled={save.isPending} onClick={() => save.mutate(false)}>
+            It was not borne
+          </Button>
+        </div>
       </form>
     </Section>
   )

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useTaxa } from '../herbarium/queries'
 import { Person } from '../household/Person'
 import { Choose } from '../ui/Choose'
+import { Notes } from '../notes/Notes'
 import { ButtonLink } from '../ui/controls'
 import { only } from '../ui/may'
 import { Section } from '../ui/page'
@@ -15,6 +16,7 @@ export function Somebody() {
         <div className="mt-4 grid gap-4 lg:grid-cols-2">
           <Borne person={p} />
           <Noticed person={p} />
+          <Notes of={{ about: 'PERSON', id: p.id, name: p.name }} />
         </div>
       )}
     />

@@ -1,40 +1,85 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
+import { WriteNote } from '../notes/WriteNote'
+import { useOutThere } from '../notes/queries'
 import { api, ask } from '../api/client'
 import { Button, ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
 import { useStands } from './queries'
-import { GroundSection } from './Ground'
-import { SeasonSection } from './Season'
+import { GroundSection, useGround } from './Ground'
+import { SeasonSection, useSeason } from './Season'
 import { StandForm } from './StandForm'
 import { Settles, StandVerdict } from './Verdict'
-import { Weather } from './Weather'
+import { useWeather, Weather } from './Weather'
+import { OF_NOTEBOOK } from '../ui/kept'
 import { Only } from '../ui/may'
 
 export function Field() {
   const stands = useStands()
-  const [adding, setAdding] = useState(false)
-  const [chosen, setChosen] = useState<string>()
+  const [params, setParams] = useSearchParams()
+  // Out of a note, or out of the notebook, the form is what somebody came for.
+  const ofNote = params.get('note') ?? undefined
+  const [opened, setOpened] = useState<'stand' | 'note' | undefined>(
+    ofNote || params.get(OF_NOTEBOOK)?.startsWith('stand new') ? 'stand' : undefined,
+  )
+  const open = (what: typeof opened) => {
+    setOpened(what)
+    if (params.size > 0) setParams({}, { replace: true })
+  }
+  // All at once: what comes later would push what is being read.
+  const parts = [stands, useGround(), useSeason(), useWeather(7), useOutThere()]
+  const settled = parts.every((q) => !q.isPending)
   return (
     <Page
       title="Field"
       actions={
         <>
           <ButtonLink to="/field/identify">What is this?</ButtonLink>
-          <ButtonLink to="/field/walk">Plan a walk</ButtonLink>
-          <ButtonLink to="/field/notebook">Notebook</ButtonLink>
-          <ButtonLink to="/field/train">Tell them apart</ButtonLink>
-          <ButtonLink to="/herbarium">Herbarium</ButtonLink>
           <Only deed="record">
-            <Button kind="main" onClick={() => setAdding(!adding)}>
-              {adding ? 'Leave it' : 'Add a stand'}
+            <Button onClick={() => open(opened === 'note' ? undefined : 'note')}>
+              {opened === 'note' ? 'No note' : 'Quick note'}
+            </Button>
+            <Button kind="main" onClick={() => open(opened === 'stand' ? undefined : 'stand')}>
+              {opened === 'stand' ? 'Leave it' : 'Add a stand'}
             </Button>
           </Only>
         </>
       }
+      more={
+        <>
+          <ButtonLink to="/field/walk">Plan a walk</ButtonLink>
+          <ButtonLink to="/field/notebook">Notebook</ButtonLink>
+          <ButtonLink to="/notes">Notes</ButtonLink>
+          <ButtonLink to="/field/train">Tell them apart</ButtonLink>
+          <ButtonLink to="/herbarium">Herbarium</ButtonLink>
+        </>
+      }
     >
-      {adding && <StandForm onDone={() => setAdding(false)} />}
+      {opened === 'stand' && <StandForm key={ofNote ?? ''} noteId={ofNote} onDone={() => open(undefined)} />}
+      {opened === 'note' && (
+        <div className="mb-4 max-w-3xl">
+          <Section title="A quick note">
+            <WriteNote />
+          </Section>
+        </div>
+      )}
+      {settled ? (
+        <Body stands={stands} />
+      ) : (
+        <p className="text-soft min-h-screen" role="status">
+          Reading the records
+        </p>
+      )}
+    </Page>
+  )
+}
+
+/** The ground, what is ready on it, and the list of it. */
+function Body({ stands }: { stands: ReturnType<typeof useStands> }) {
+  const [chosen, setChosen] = useState<string>()
+  return (
+    <>
       <div className="mb-4 grid gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <GroundSection chosen={chosen} onChoose={setChosen} />
         <div className="space-y-4">
@@ -105,6 +150,6 @@ export function Field() {
           />
         </div>
       </div>
-    </Page>
+    </>
   )
 }

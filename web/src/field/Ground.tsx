@@ -14,6 +14,7 @@ import { degreesOf } from '../ui/read'
 import { figure } from '../ui/words'
 import { boundsOf, apart, onPaper, tall, type Bounds, type Point } from './paper'
 import { useNarrow } from '../ui/useNarrow'
+import { useOutThere, type Note } from '../notes/queries'
 import { useStands } from './queries'
 import { useSeason } from './Season'
 
@@ -130,6 +131,8 @@ export function GroundMap({
   onChoose,
   drawing,
   onPoint,
+  notes = [],
+  waiting = [],
 }: {
   shapes: Shape[]
   stands: Stand[]
@@ -140,6 +143,10 @@ export function GroundMap({
   /** Points of a line that is being drawn. */
   drawing?: { kind: Kind; points: Point[] } | undefined
   onPoint?: (p: Point) => void
+  /** What was written down where no stand is. */
+  notes?: Note[]
+  /** Stands that somebody means to come back to. */
+  waiting?: string[]
 }) {
   const W = useNarrow() ? NARROW : WIDE
   const H = Math.round(W * Math.min(1.1, Math.max(0.5, tall(bounds))))
@@ -158,18 +165,7 @@ export function GroundMap({
   const at = moved ?? [W / 2, H / 2]
   const move = (x: number, y: number) =>
     setAt([Math.min(W, Math.max(0, at[0] + x)), Math.min(H, Math.max(0, at[1] + y))])
-  const there = stands.flatMap((stand) =>
-    stand.latitude == null || stand.longitude == null
-      ? []
-      : [{ stand, true: paper.to([stand.longitude, stand.latitude]) }],
-  )
-  const spread = apart(
-    there.map((t) => t.true),
-    APART,
-    W,
-    H,
-  )
-  const placed = there.map((t, i) => ({ ...t, at: spread[i] ?? t.true }))
+  const { placed, slips } = placedOn(paper, stands, notes, W, H)
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -211,22 +207,23 @@ export function GroundMap({
           })}
         </>
       )}
-      {placed.map(({ stand: s, at: [x, y], true: [trueX, trueY] }) => {
-        const state = season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'
-        return (
-          <StandAt
-            key={s.id}
-            s={s}
-            state={state}
-            onChoose={onChoose}
-            drawing={onPoint !== undefined}
-            at={[x, y]}
-            truly={[trueX, trueY]}
-            chosen={chosen}
-            W={W}
-          />
-        )
-      })}
+      {placed.map(({ stand: s, at: place, true: truly }) => (
+        <StandAt
+          key={s.id}
+          s={s}
+          state={season?.marks.find((m) => m.standId === s.id)?.mark ?? 'WATCHED'}
+          onChoose={onChoose}
+          drawing={onPoint !== undefined}
+          at={place}
+          truly={truly}
+          chosen={chosen}
+          W={W}
+          waiting={waiting.includes(s.id)}
+        />
+      ))}
+      {slips.map(({ note, at: place }) => (
+        <NoteAt key={note.id} note={note} at={place} drawing={onPoint !== undefined} />
+      ))}
       {onPoint && (
         <path
           d={`M${at[0] - 12} ${at[1]}h24M${at[0]} ${at[1] - 12}v24`}
@@ -279,7 +276,7 @@ function Outlines({
               textAnchor="middle"
               fontSize="17"
               fill={s.kind === 'WATER' ? 'var(--water)' : 'var(--soft)'}
-              className={s.kind === 'SHORE' ? 'font-plant' : ''}
+              className={s.kind === 'SHORE' ? 'font-plant italic' : ''}
               style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
             >
               {s.name}
@@ -325,6 +322,7 @@ function StandAt({
   truly: [trueX, trueY],
   chosen,
   W,
+  waiting,
 }: {
   s: Stand
   state: keyof typeof MARK
@@ -335,11 +333,13 @@ function StandAt({
   truly: [number, number]
   chosen: string | undefined
   W: number
+  /** Whether somebody means to come back. */
+  waiting: boolean
 }) {
   return (
     <Link
       to={`/field/stands/${s.id}`}
-      aria-label={`${s.name}: ${MARK[state]}, ${s.commonName}`}
+      aria-label={`${s.name}: ${MARK[state]}, ${s.commonName}${waiting ? ', to come back to' : ''}`}
       onMouseEnter={() => onChoose(s.id)}
       onMouseLeave={() => onChoose(undefined)}
       onFocus={() => onChoose(s.id)}
@@ -354,6 +354,7 @@ function StandAt({
         <circle r="22" fill="transparent" />
         {chosen === s.id && <circle r="20" fill="none" stroke="var(--ink)" strokeWidth="2.5" />}
         <Mark state={state} size={SIZE[s.plenty]} />
+        {waiting && <ToComeBack />}
         {chosen === s.id && (
           <text
             y={y < 60 ? 38 : -26}
@@ -370,6 +371,63 @@ function StandAt({
     </Link>
   )
 }
+
+/** A knot in a string, at the side of whatever somebody means to come back to. */
+function ToComeBack() {
+  return (
+    <path
+      d="M9 -15c6 -6 12 2 5 5c-7 3 -3 10 4 6"
+      fill="none"
+      stroke="var(--madder)"
+      strokeWidth="2.5"
+      aria-hidden
+    />
+  )
+}
+
+/** Where each stand and each slip truly is, and where its mark has room. */
+function placedOn(paper: ReturnType<typeof onPaper>, stands: Stand[], notes: Note[], W: number, H: number) {
+  const there = stands.flatMap((stand) =>
+    stand.latitude == null || stand.longitude == null
+      ? []
+      : [{ stand, true: paper.to([stand.longitude, stand.latitude]) }],
+  )
+  const written = notes.flatMap((note) =>
+    note.latitude == null || note.longitude == null
+      ? []
+      : [{ note, true: paper.to([note.longitude, note.latitude]) }],
+  )
+  const spread = apart(
+    [...there, ...written].map((t) => t.true),
+    APART,
+    W,
+    H,
+  )
+  return {
+    placed: there.map((t, i) => ({ ...t, at: spread[i] ?? t.true })),
+    slips: written.map((t, i) => ({ ...t, at: spread[there.length + i] ?? t.true })),
+  }
+}
+
+/** A folded slip of paper: something was written down here, where no stand is. */
+function NoteAt({ note, at: [x, y], drawing }: { note: Note; at: [number, number]; drawing: boolean }) {
+  return (
+    <Link
+      to={`/notes/${note.id}`}
+      aria-label={`Note: ${note.words || note.place || 'a picture'}${note.comeBack && !note.beenBackOn ? ', to come back to' : ''}`}
+      tabIndex={drawing ? -1 : undefined}
+      style={drawing ? { pointerEvents: 'none' } : undefined}
+    >
+      <g transform={`translate(${x} ${y})`}>
+        <circle r="22" fill="transparent" />
+        <path d={SLIP} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6" />
+        {note.comeBack && !note.beenBackOn && <ToComeBack />}
+      </g>
+    </Link>
+  )
+}
+
+const SLIP = 'M-8 -10H5L9 -6V10H-8ZM5 -10V-6H9M-4 -2H5M-4 3H5'
 
 /** The middle of its northern edge, where a name covers least. */
 function top(s: Shape): Point {
@@ -393,6 +451,18 @@ function Legend() {
           {MARK[s]}
         </li>
       ))}
+      <li className="flex items-center gap-1">
+        <svg viewBox="-14 -14 28 28" className="size-5" aria-hidden>
+          <path d={SLIP} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6" />
+        </svg>
+        a note
+      </li>
+      <li className="flex items-center gap-1">
+        <svg viewBox="2 -22 20 28" className="size-5" aria-hidden>
+          <ToComeBack />
+        </svg>
+        to come back to
+      </li>
       <li className="text-soft">the larger, the more there is</li>
     </ul>
   )
@@ -409,8 +479,10 @@ export function GroundSection({
   const ground = useGround()
   const stands = useStands()
   const season = useSeason()
+  const out = useOutThere()
+  const notes = out.data?.placed ?? []
   const all = stands.data ?? []
-  const bounds = boundsOf(ground.data ?? [], all)
+  const bounds = boundsOf(ground.data ?? [], [...all, ...notes])
   return (
     <Section title="The ground">
       {bounds ? (
@@ -422,6 +494,10 @@ export function GroundSection({
             bounds={bounds}
             chosen={chosen}
             onChoose={onChoose}
+            notes={notes}
+            waiting={(out.data?.waiting ?? []).flatMap((n) =>
+              n.about === 'STAND' && n.thing ? [n.thing.id] : [],
+            )}
           />
           <Legend />
         </>

@@ -15,7 +15,8 @@ import { Loaded, Page } from '../ui/page'
 
 import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
 import { look } from './commands'
-import { carryPictures, type Chosen } from './PictureField'
+import { type Chosen } from '../ui/PictureField'
+import { carryPictures } from './pictures'
 import { useStand } from './queries'
 
 export function IdentifyStand() {

@@ -7,7 +7,7 @@ import { Button, Input, Toggle } from '../ui/controls'
 import { useKept } from '../ui/kept'
 import { ProblemNotice } from '../ui/page'
 import { VERDICT } from '../ui/dictionary'
-import { NONE, PictureField, type Chosen } from './PictureField'
+import { NONE, PictureField, type Chosen } from '../ui/PictureField'
 import { only } from '../ui/may'
 import { useSecond, wantsSecond } from '../ui/Second'
 

@@ -10,7 +10,7 @@ import { ProblemNotice, Section } from '../ui/page'
 import { StrikeOut } from '../ui/StrikeOut'
 import { useCarry } from '../ui/useCarry'
 import { WhenOn } from '../ui/When'
-import { date } from '../ui/words'
+import { date, times } from '../ui/words'
 import { sighting } from './commands'
 import { KeptHere } from '../ui/KeptHere'
 import { span, useSeason } from './Season'
@@ -83,7 +83,7 @@ export function WhenReady({ stand }: { stand: Schemas['StandView'] }) {
       {(seen.data?.length ?? 0) > 0 && (
         <details className="mt-1">
           <summary className="text-note min-h-6 cursor-pointer text-sm underline">
-            Seen to begin, {seen.data?.length} times
+            Seen to begin, {times(seen.data?.length ?? 0)}
           </summary>
           <ul>
             {seen.data?.map((s) => (

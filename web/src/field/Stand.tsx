@@ -12,6 +12,7 @@ import { TakenBack } from '../ui/TakenBack'
 import { date } from '../ui/words'
 import { Contacts } from './Contacts'
 import { OverYears } from './Years'
+import { Notes } from '../notes/Notes'
 import { Photos } from './Photos'
 import { useLooks, usePhotos, useStand } from './queries'
 import { WhenReady } from './Ready'
@@ -211,6 +212,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
         </div>
         <div className="space-y-4">
           {stand.taxonId && <WhenReady stand={stand} />}
+          <Notes of={{ about: 'STAND', id: stand.id, name: stand.name }} />
           {taxon.data?.hazards.some((h) => h.kind === 'SKIN') && (
             <Contacts taxon={taxon.data} called={stand.commonName} />
           )}

@@ -1,7 +1,11 @@
 import { useState } from 'react'
 import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
-import { useKept, useKeptId } from '../ui/kept'
+import { carry } from '../api/outbox'
+import { Here } from '../notes/Here'
+import { useNote, type Note } from '../notes/queries'
+import { useFormOfNotebook, useKept, useKeptId } from '../ui/kept'
+import { KeptHere } from '../ui/KeptHere'
 import { Unsaved } from '../ui/Unsaved'
 import { degreesOf, numberOf } from '../ui/read'
 import { Choose } from '../ui/Choose'
@@ -11,6 +15,10 @@ import { WhatChanged } from '../ui/WhatChanged'
 import { useSecond, wantsSecond } from '../ui/Second'
 import { needed, useFields } from '../ui/useFields'
 import { useSaved } from '../ui/useSaved'
+import { addStand } from './commands'
+import { GroundMap, useGround } from './Ground'
+import { boundsOf, type Point } from './paper'
+import { useStands } from './queries'
 
 type Request = Schemas['StandRequest']
 
@@ -44,6 +52,29 @@ const say = (field: string, value: unknown): string => {
   return typeof value === 'boolean' ? (value ? 'yes' : 'no') : value ? String(value) : 'empty'
 }
 
+const MOST_LETTERS = 120
+
+/** The note goes with the stand that was made of it. */
+const ofTheStand = (n: Note, standId: string) =>
+  ask(
+    api.PUT('/api/notes/{id}', {
+      params: { path: { id: n.id }, header: ifMatch(n.version) },
+      body: {
+        id: n.id,
+        about: 'STAND',
+        aboutId: standId,
+        day: n.day,
+        words: n.words,
+        seen: n.seen,
+        place: n.place,
+        latitude: n.latitude,
+        longitude: n.longitude,
+        comeBack: n.comeBack ? { when: n.comeBack, on: n.comeBack === 'DAY' ? n.due : undefined } : undefined,
+        pictured: n.pictures.length > 0,
+      },
+    }),
+  )
+
 const GROUND = [
   { value: 'CLEAN', label: 'clean' },
   { value: 'UNKNOWN', label: 'not known', hint: 'spray, road, flood, dogs?' },
@@ -63,59 +94,102 @@ const PLENTY = [
 ] as const
 
 /** As the form holds it. */
-const whereOf = (s: Partial<Schemas['StandView']> | undefined) => ({
+const whereOf = (
+  s:
+    Partial<Pick<Schemas['StandView'], 'latitude' | 'longitude' | 'elevationM' | 'growingSince'>> | undefined,
+) => ({
   latitude: String(s?.latitude ?? ''),
   longitude: String(s?.longitude ?? ''),
   elevationM: String(s?.elevationM ?? ''),
   growingSince: String(s?.growingSince ?? ''),
 })
 
-export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onDone: () => void }) {
+export function StandForm(props: {
+  stand?: Schemas['StandView']
+  /** A note that the stand is made of. */
+  noteId?: string | undefined
+  onDone: () => void
+}) {
+  const note = useNote(props.noteId ?? '')
+  return props.noteId && !note.data ? null : <TheForm {...props} note={note.data} />
+}
+
+/** A stand that is changed goes at once; a new one may lie on the device until there is a line. */
+function useStandSaved({
+  stand,
+  note,
+  draft,
+  id,
+  onDone,
+}: {
+  stand: Schemas['StandView'] | undefined
+  note: Note | undefined
+  draft: string
+  id: string
+  onDone: () => void
+}) {
+  const [waits, setWaits] = useState(false)
+  const second = useSecond()
+  /** Whether the server has it. */
+  const send = async (v: Values, version: number) => {
+    const body: Request = {
+      ...v,
+      taxonId: v.taxonId || undefined,
+      id,
+      neighbour: v.neighbour || undefined,
+      latitude: degreesOf(v.latitude),
+      longitude: degreesOf(v.longitude),
+      elevationM: degreesOf(v.elevationM),
+      growingSince: numberOf(v.growingSince),
+      reason: v.reason || undefined,
+      second: second.second,
+    }
+    if (stand) {
+      const params = { path: { id }, header: ifMatch(version) }
+      await ask(api.PUT('/api/field/stands/{id}', { params, body }))
+      return true
+    }
+    const back = { path: '/field', form: draft, fields: { id, values: v } }
+    const { sent } = await carry(addStand, body, `A new stand: ${v.name}`, back)
+    if (sent && note) await ofTheStand(note, id)
+    return sent
+  }
+  const save = useSaved(
+    'field',
+    draft,
+    ({ v, version }: { v: Values; version: number }) => send(v, version),
+    (sent) => (sent ? onDone() : setWaits(true)),
+  )
+  return { save, second, waits }
+}
+
+function TheForm({
+  stand,
+  note,
+  onDone,
+}: {
+  stand?: Schemas['StandView']
+  note: Note | undefined
+  onDone: () => void
+}) {
   const taxa = useTaxa()
   // What was on the page when it was opened; a newer one must not wipe what is being typed.
   const [seen] = useState({ stand, version: stand?.version ?? 0 })
-  const draft = `stand ${stand?.id ?? 'new'} ${seen.version}`
+  const draft = useFormOfNotebook() ?? `stand ${stand?.id ?? 'new'} ${note?.id ?? seen.version}`
   const id = useKeptId(draft, stand?.id)
   const kept = useKept<Values>(draft, 'values', () => ({
     taxonId: stand?.taxonId ?? '',
-    name: stand?.name ?? '',
-    place: stand?.place ?? '',
+    name: stand?.name ?? note?.words.split('\n')[0]?.slice(0, MOST_LETTERS) ?? '',
+    place: stand?.place ?? note?.place ?? '',
     ground: stand?.ground ?? 'UNKNOWN',
     permission: stand?.permission ?? 'UNKNOWN',
     plenty: stand?.plenty ?? 'FAIR',
     protectedSpecies: stand?.protectedSpecies ?? false,
     neighbour: stand?.neighbour ?? '',
-    ...whereOf(stand),
+    ...whereOf(stand ?? note),
     reason: '',
   }))
-  const second = useSecond()
-  const save = useSaved(
-    'field',
-    draft,
-    ({ v, version }: { v: Values; version: number }) => {
-      const body = {
-        ...v,
-        taxonId: v.taxonId || undefined,
-        id,
-        neighbour: v.neighbour || undefined,
-        latitude: degreesOf(v.latitude),
-        longitude: degreesOf(v.longitude),
-        elevationM: degreesOf(v.elevationM),
-        growingSince: numberOf(v.growingSince),
-        reason: v.reason || undefined,
-        second: second.second,
-      }
-      return stand
-        ? ask(
-            api.PUT('/api/field/stands/{id}', {
-              params: { path: { id }, header: ifMatch(version) },
-              body,
-            }),
-          )
-        : ask(api.POST('/api/field/stands', { body }))
-    },
-    onDone,
-  )
+  const { save, second, waits } = useStandSaved({ stand, note, draft, id, onDone })
   const f = useFields(
     kept,
     (v) => ({
@@ -129,6 +203,7 @@ export function StandForm({ stand, onDone }: { stand?: Schemas['StandView']; onD
     wantsSecond(save.error) ||
     refusedBy(save.error).some((r) => r.code === 'SAME_PLACE') ||
     Boolean(f.values.reason)
+  if (waits) return <KeptHere />
   return (
     <form noValidate className="mb-4" onSubmit={f.submit((v) => save.mutate({ v, version: seen.version }))}>
       <Unsaved form={draft} />
@@ -212,6 +287,7 @@ function Fields({ f, taxa }: { f: ReturnType<typeof useFields<Values>>; taxa: Re
           onChange={f.chosen('protectedSpecies').onChange}
         />
       </div>
+      <WhereOnTheGround f={f} />
       <div className="mt-3 grid grid-cols-2 gap-3 lg:grid-cols-4">
         <Input
           label="Latitude"
@@ -229,5 +305,43 @@ function Fields({ f, taxa }: { f: ReturnType<typeof useFields<Values>>; taxa: Re
         />
       </div>
     </>
+  )
+}
+
+/** One touch where the device tells where it is, or on the map; degrees are for those who have them. */
+function WhereOnTheGround({ f }: { f: ReturnType<typeof useFields<Values>> }) {
+  const [onMap, setOnMap] = useState(false)
+  const ground = useGround()
+  const stands = useStands()
+  const shapes = ground.data ?? []
+  const all = stands.data ?? []
+  const bounds = boundsOf(shapes, all)
+  const [longitude, latitude] = [degreesOf(f.values.longitude), degreesOf(f.values.latitude)]
+  const point: Point[] = longitude === undefined || latitude === undefined ? [] : [[longitude, latitude]]
+  return (
+    <div className="mt-3 space-y-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <Here f={f} />
+        {bounds && (
+          <Button onClick={() => setOnMap(!onMap)} aria-expanded={onMap}>
+            {onMap ? 'Put the map away' : 'Point at it on the map'}
+          </Button>
+        )}
+      </div>
+      {onMap && bounds && (
+        <div className="max-w-3xl">
+          <GroundMap
+            shapes={shapes}
+            stands={all}
+            season={undefined}
+            bounds={bounds}
+            chosen={undefined}
+            onChoose={() => undefined}
+            drawing={{ kind: 'PATH', points: point }}
+            onPoint={([x, y]) => f.set({ longitude: String(x), latitude: String(y) })}
+          />
+        </div>
+      )}
+    </div>
   )
 }

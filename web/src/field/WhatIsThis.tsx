@@ -15,7 +15,8 @@ import { forget, useKeptId, useOfNotebook } from '../ui/kept'
 
 import { asTyped, KeepIdentification, type Kept } from './KeepIdentification'
 import { addStand, look } from './commands'
-import { carryPictures, type Chosen } from './PictureField'
+import { type Chosen } from '../ui/PictureField'
+import { carryPictures } from './pictures'
 import { useStands } from './queries'
 
 /** A plant nobody has a name for yet; what is made out is kept with a stand, an old one or a new one. */

@@ -14,7 +14,7 @@ import { StrikeOut } from '../ui/StrikeOut'
 import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
 import { WhenOn } from '../ui/When'
-import { date } from '../ui/words'
+import { date, times } from '../ui/words'
 import { countPlants } from './commands'
 
 type Years = Schemas['YearsView']
@@ -138,7 +138,7 @@ function Counts({ stand, counts }: { stand: Schemas['StandView']; counts: Years[
       {counts.length > 0 && (
         <details className="text-sm">
           <summary className="text-note min-h-6 cursor-pointer underline">
-            Counted {counts.length} times, last {counts[0]?.plants}
+            Counted {times(counts.length)}, last {counts[0]?.plants}
           </summary>
           <ul>
             {counts.slice(0, 20).map((c) => (

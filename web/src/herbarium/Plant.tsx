@@ -2,7 +2,7 @@ import { listOf } from '../ui/read'
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useCommand } from '../ui/command'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { usePeople } from '../household/queries'
@@ -34,7 +34,9 @@ import { useCard, useChecks, useTaxon } from './queries'
 import { Citing, Sourced, Sources } from './Sourced'
 import { Year } from './Year'
 import { Only } from '../ui/may'
-import { OwnPlant } from './own/OwnPlant'
+import { Notes } from '../notes/Notes'
+
+const OwnPlant = lazy(async () => ({ default: (await import('./own/OwnPlant')).OwnPlant }))
 
 type TaxonView = Schemas['TaxonView']
 type Check = Schemas['CheckView']
@@ -94,6 +96,9 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
                 <Year taxon={t} stage={stage} onStage={setStage} />
               </Section>
               <Place t={t} />
+              <div className="print:hidden">
+                <Notes of={{ about: 'PLANT', id: t.id, name }} />
+              </div>
             </div>
             <div className="space-y-3">
               <ForWhomNot t={t} checks={checks} />
@@ -457,7 +462,11 @@ function CharactersAt({ t, stage, checks }: { t: TaxonView; stage: Stage; checks
 /** Only of a plant that does not ship: of those that do the household changes and adds in place. */
 function OwnPlantOf({ t }: { t: TaxonView }) {
   const card = useCard(t.id, true)
-  return card.data?.own && !card.data.shipped ? <OwnPlant t={t} card={card.data} /> : null
+  return card.data?.own && !card.data.shipped ? (
+    <Suspense>
+      <OwnPlant t={t} card={card.data} />
+    </Suspense>
+  ) : null
 }
 
 function OwnVersion({ t }: { t: TaxonView }) {

@@ -1,3 +1,4 @@
+import { Notes } from '../notes/Notes'
 import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Findings } from '../ui/Findings'
@@ -53,6 +54,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
             }
           </Loaded>
           {batch.follows.includes('SHAKE') && <Shake batch={batch} />}
+          <Notes of={{ about: 'LOT', id: batch.id, name: batch.name }} />
         </div>
         <div className="space-y-4">
           <Day batch={batch} />

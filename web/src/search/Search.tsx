@@ -1,23 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { api, ask, type Schemas } from '../api/client'
+import { api, ask } from '../api/client'
 import { Input } from '../ui/controls'
 import { FOUND } from '../ui/dictionary'
 import { Page, Section } from '../ui/page'
+import { addressOf } from '../ui/places'
 import { pagesFor } from './pages'
-
-type Hit = Schemas['Hit']
-
-const ADDRESS: Record<Hit['kind'], (id: string) => string> = {
-  PLANT: (id) => `/herbarium/${id}`,
-  STAND: (id) => `/field/stands/${id}`,
-  HARVEST: (id) => `/tracing/${id}`,
-  STOCK: (id) => `/shelf/${id}`,
-  BATCH: (id) => `/making/batches/${id}`,
-  FILLED: (id) => `/shelf/${id}`,
-  PERSON: (id) => `/dosing/people/${id}`,
-}
 
 const MOST_LETTERS = 80
 
@@ -40,7 +29,7 @@ export function Search() {
     <Page title="Search">
       <div className="max-w-xl">
         <Input
-          label="Plants, stands, jars, batches, people, pages"
+          label="Plants, stands, jars, batches, people, notes, pages"
           autoFocus
           type="search"
           maxLength={MOST_LETTERS}
@@ -66,7 +55,7 @@ export function Search() {
           <ul>
             {found.map((h) => (
               <li key={h.kind + h.id} className="border-line border-b">
-                <Link to={ADDRESS[h.kind](h.id)} className="hover:bg-water-pale block min-h-11 py-1">
+                <Link to={addressOf(h)} className="hover:bg-water-pale block min-h-11 py-1">
                   <span className="font-semibold underline">{h.name}</span>{' '}
                   <span className="text-soft text-sm">
                     {FOUND[h.kind]}

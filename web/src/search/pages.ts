@@ -18,6 +18,11 @@ const PAGES: PageOf[] = [
   { to: '/field', name: 'Field', words: 'stands map places season' },
   { to: '/field/identify', name: 'What is this?', words: 'identify recognise plant unknown look name' },
   { to: '/field/train', name: 'Practise telling plants', words: 'training learn quiz look-alikes' },
+  {
+    to: '/notes',
+    name: 'Notes',
+    words: 'write down remember remark come back return picture diary journal spot',
+  },
   { to: '/field/walk', name: 'Plan a walk', words: 'round route gather day' },
   { to: '/field/weather', name: 'Weather', words: 'rain warmth degree days frost forecast' },
   { to: '/field/ground', name: 'Ground', words: 'paths fences spray map draw roads' },

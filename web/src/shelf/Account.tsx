@@ -17,6 +17,8 @@ const WHAT: Record<Change['what'], string> = {
   DRIED: 'dried',
   FINISHED: 'used up',
   THROWN_AWAY: 'thrown away',
+  COMPOSTED: 'to the compost',
+  SPLIT: 'between two jars',
   COUNTED: 'counted',
 }
 

@@ -1,3 +1,4 @@
+import { Notes } from '../notes/Notes'
 import { useCommand } from '../ui/command'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -85,6 +86,7 @@ function LotPage({ lot }: { lot: LotView }) {
         )}
         <WhatItIs lot={lot} />
         <div className="space-y-4">
+          <Notes of={{ about: 'LOT', id: lot.id, name: lot.name }} />
           {lot.herbs.length > 0 && (
             <Section title="Made from">
               <ul>

@@ -1,8 +1,6 @@
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { carry } from '../api/outbox'
-import { Toggle } from '../ui/controls'
-import { picture } from './commands'
+import { Toggle } from './controls'
 
 interface Picture {
   id: string
@@ -22,10 +20,13 @@ export function PictureField({
   label,
   chosen,
   onChange,
+  positioned = true,
 }: {
   label: string
   chosen: Chosen
   onChange: (chosen: Chosen) => void
+  /** Whether a picture can keep where it was taken. */
+  positioned?: boolean
 }) {
   const [scaling, setScaling] = useState(false)
   return (
@@ -64,11 +65,13 @@ export function PictureField({
           </button>
         </p>
       )}
-      <Toggle
-        label="Keep where I am now with it"
-        checked={chosen.keepPosition}
-        onChange={(keepPosition) => onChange({ ...chosen, keepPosition })}
-      />
+      {positioned && (
+        <Toggle
+          label="Keep where I am now with it"
+          checked={chosen.keepPosition}
+          onChange={(keepPosition) => onChange({ ...chosen, keepPosition })}
+        />
+      )}
     </>
   )
 }
@@ -100,30 +103,11 @@ async function scaled(file: File): Promise<Picture> {
 /** A copy of its own: a file that is only pointed at may be gone when it is sent. */
 const plain = async (file: File) => new Blob([await file.arrayBuffer()], { type: file.type })
 
-/** Lays each picture down and sends it; throws at the first that is refused, and a repeat sends none twice. */
-export async function carryPictures(
-  standId: string,
-  chosen: Chosen,
-  details: { takenOn: string; words?: string; identificationId?: string },
-) {
-  const at = chosen.keepPosition && chosen.pictures.length > 0 ? await position() : {}
-  let sent = true
-  for (const { id, name, file } of chosen.pictures) {
-    const words = `A picture, ${name}`
-    const carried = await carry(
-      picture,
-      { standId, file, name, details: { ...details, ...at, photoId: id } },
-      words,
-    )
-    sent &&= carried.sent
-  }
-  return { sent }
-}
-
-const position = () =>
+/** Where the device is. */
+export const position = () =>
   new Promise<{ latitude: number; longitude: number }>((resolve, reject) =>
     navigator.geolocation.getCurrentPosition(
       (p) => resolve({ latitude: p.coords.latitude, longitude: p.coords.longitude }),
-      () => reject(new Error('The device does not tell where it is. Add the photo without, or try again.')),
+      () => reject(new Error('The device does not tell where it is. Go on without, or try again.')),
     ),
   )

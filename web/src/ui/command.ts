@@ -17,6 +17,7 @@ const ROOMS = [
   'shelf',
   'making',
   'dosing',
+  'notes',
   'calendar',
 ] as const
 export type Room = (typeof ROOMS)[number]
@@ -82,6 +83,7 @@ const SHOWS = {
   instead: 'dosing',
   starts: 'dosing',
   trace: 'dosing',
+  notes: 'notes',
   today: 'calendar',
   landings: 'calendar',
   season: 'calendar',

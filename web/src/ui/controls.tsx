@@ -1,5 +1,13 @@
 import { degreesOf, number } from './read'
-import { Description, Field as HField, Input as HInput, Label, Select, Switch } from '@headlessui/react'
+import {
+  Description,
+  Field as HField,
+  Input as HInput,
+  Textarea as HTextarea,
+  Label,
+  Select,
+  Switch,
+} from '@headlessui/react'
 import { forwardRef, useEffect, useId, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { Link } from 'react-router'
@@ -82,6 +90,31 @@ export const Input = forwardRef<HTMLInputElement, InputProps>(function Input(
     </HField>
   )
 })
+
+/** Room for more than a line. */
+export function TextArea({
+  label,
+  hint,
+  error,
+  ...props
+}: React.TextareaHTMLAttributes<HTMLTextAreaElement> & {
+  label: string
+  hint?: string
+  error?: string | undefined
+}) {
+  return (
+    <HField className="block">
+      <Label className="text-soft block text-sm font-medium">{label}</Label>
+      <HTextarea invalid={Boolean(error)} className={`${box} py-2`} {...props} />
+      {hint && !error && <Description className="text-soft text-xs">{hint}</Description>}
+      {error && (
+        <Description role="alert" className="text-madder text-sm font-medium">
+          {error}
+        </Description>
+      )}
+    </HField>
+  )
+}
 
 /** What may be typed with a unit of its own, such as "2 oz" or "1 1/2 cups"; the server reads it. */
 const TYPED: Record<string, Schemas['AmountTextRequest']['quantity']> = {

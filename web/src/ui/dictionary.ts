@@ -234,6 +234,18 @@ export const FOUND: Record<Schemas['Hit']['kind'], string> = {
   BATCH: 'batch',
   FILLED: 'finished',
   PERSON: 'person',
+  NOTE: 'note',
+}
+
+/** When somebody means to come back. */
+export const COME_BACK: Record<Schemas['ComeBackRequest']['when'], string> = {
+  TOMORROW: 'tomorrow',
+  WEEKEND: 'at the weekend',
+  WEEK: 'in a week',
+  FORTNIGHT: 'in two weeks',
+  MONTH: 'in a month',
+  FIRST_FROST: 'after the first frost',
+  DAY: 'on a day',
 }
 
 export const FROST: Record<Of<Schemas['PartView'], 'frost'>, string> = {

@@ -39,6 +39,9 @@ const WORDS: Record<string, string> = {
   essentialOils: 'essential oil',
   username: 'name to sign in with',
   displayName: 'name',
+  seen: 'what was seen',
+  comeBack: 'coming back',
+  aboutId: 'what it is about',
 }
 
 const one = (name: string) =>

@@ -3,17 +3,22 @@ import { useEffect } from 'react'
 import { ProblemError } from '../api/client'
 import { fieldWords } from './fields'
 import { capital } from './words'
+import { useNarrow } from './useNarrow'
 import { Findings } from './Findings'
 
 export function Page({
   title,
   actions,
+  more,
   children,
 }: {
   title: React.ReactNode
   actions?: React.ReactNode
+  /** What is done less often: beside the others on a desk, behind one touch on a phone. */
+  more?: React.ReactNode
   children: React.ReactNode
 }) {
+  const narrow = useNarrow()
   useEffect(() => {
     if (typeof title === 'string') document.title = `${title} · Sallowbrook`
   }, [title])
@@ -21,7 +26,18 @@ export function Page({
     <main id="main" className="mx-auto max-w-7xl px-4 pt-3 pb-36 lg:pb-20">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1 className="text-2xl font-semibold">{title}</h1>
-        <div className="flex flex-wrap gap-2">{actions}</div>
+        <div className="flex flex-wrap gap-2">
+          {!narrow && more}
+          {actions}
+          {narrow && more && (
+            <details className="open:w-full">
+              <summary className="border-line bg-sheet inline-flex min-h-11 cursor-pointer items-center border-2 px-4 font-semibold">
+                More
+              </summary>
+              <div className="mt-2 flex flex-wrap gap-2">{more}</div>
+            </details>
+          )}
+        </div>
       </div>
       {children}
     </main>

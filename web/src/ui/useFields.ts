@@ -26,6 +26,8 @@ export function useFields<V extends object>(
   return {
     values,
     wrongAt,
+    /** Several at once. */
+    set: (some: Partial<V>) => setValues({ ...values, ...some }),
     /** For a field of text. */
     text: (field: Texts<V> & string) => ({
       value: values[field] as string,

@@ -56,3 +56,6 @@ export const hours = (h: number) => {
 /** So many days in the unit people would say. */
 export const days = (n: number) =>
   n < 1 ? 'less than a day' : n < 15 ? `${n} ${n === 1 ? 'day' : 'days'}` : `about ${Math.floor(n / 7)} weeks`
+
+/** How often, in words. */
+export const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`)

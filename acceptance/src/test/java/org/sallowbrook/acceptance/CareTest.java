@@ -67,7 +67,7 @@ public class CareTest extends InBrowser {
         // A trial speaks from the day after: today's is none yet.
         field("Tried on").fill("2026-07-14");
         field("How it went").fill("nothing noticed");
-        button("Record the trial").click();
+        button("It was borne well").click();
         // What is really drunk, and how fast.
         page.getByText("another amount or pace").first().click();
         field("Really taken").fill("20");

@@ -132,6 +132,9 @@ public class OldNotebookTest extends OnAPhone {
             go("/field/stands/" + house + "1");
             assertThat(main()).containsText("2 characters were looked at");
             assertThat(page.getByAltText("as the first version kept it")).hasCount(1);
+            go("/notes/" + house + "0");
+            assertThat(main()).containsText("a week until it opens");
+            assertThat(main().locator("img")).hasCount(1);
             go("/drying");
             assertThat(section("Picked, waiting for the rack")).containsText("23 g stinging nettle");
         }

@@ -21,15 +21,15 @@ public class SearchTest extends InBrowser {
         heading("Today").waitFor();
         page.keyboard().press("/");
         heading("Search").waitFor();
-        assertThat(field("Plants, stands, jars, batches, people, pages")).isFocused();
+        assertThat(field("Plants, stands, jars, batches, people, notes, pages")).isFocused();
         page.keyboard().type("valerin");
         assertThat(found("common valerian").first()).isVisible();
         accessible("search");
-        field("Plants, stands, jars, batches, people, pages").fill("ditch");
+        field("Plants, stands, jars, batches, people, notes, pages").fill("ditch");
         found("Valerian along the ditch").first().click();
         heading("Valerian along the ditch").waitFor();
         page.goBack();
-        assertThat(field("Plants, stands, jars, batches, people, pages")).hasValue("ditch");
+        assertThat(field("Plants, stands, jars, batches, people, notes, pages")).hasValue("ditch");
     }
 
     /** By what they are for, and not by their names. */
@@ -58,7 +58,7 @@ public class SearchTest extends InBrowser {
         small.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Search"))
                 .click();
         heading("Search").waitFor();
-        field("Plants, stands, jars, batches, people, pages").fill("ilse");
+        field("Plants, stands, jars, batches, people, notes, pages").fill("ilse");
         assertThat(found("Ilse").first()).isVisible();
         accessible("search on a phone");
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.testng.annotations.BeforeClass;
@@ -120,7 +121,7 @@ public class StockTakeTest extends ServerTest {
     public void usedUpByMistakeIsThereAgainAndStaysInTheRecord() {
         UUID lot = spirit(200);
         String path = "/api/shelf/lots/" + lot;
-        ilse.change("POST", path + "/finish?thrownAway=true", Map.of(), lot(lot).path("version"))
+        ilse.change("POST", path + "/finish?end=THROWN_AWAY", Map.of(), lot(lot).path("version"))
                 .expect(200);
         assertThat(lot(lot).path("remaining").asDouble()).isZero();
         JsonNode line = ilse.get(path + "/changes").expect(200).body().get(0);
@@ -152,9 +153,101 @@ public class StockTakeTest extends ServerTest {
     }
 
     @Test
+    public void someOfItIsGoneAndTheRestIsThere() {
+        UUID lot = spirit(200);
+        String path = "/api/shelf/lots/" + lot + "/finish?end=COMPOST&amount=";
+        ilse.change("POST", path + 50, Map.of(), lot(lot).path("version")).expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(150);
+        for (String wrong : new String[] {"0", "-3", "150.5", "1e300"}) {
+            assertThat(ilse.change("POST", path + wrong, Map.of(), lot(lot).path("version"))
+                            .expect(400)
+                            .wrongFields())
+                    .as(wrong)
+                    .containsOnly("amount");
+        }
+        assertThat(ilse.change("POST", path + "NaN", Map.of(), lot(lot).path("version"))
+                        .status())
+                .isEqualTo(400);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(150);
+    }
+
+    private Client.Answer split(UUID lot, UUID id, double amount, int jars) {
+        return ilse.change(
+                "POST",
+                "/api/shelf/lots/" + lot + "/split",
+                Map.of("id", id, "amount", amount, "jars", jars),
+                lot(lot).path("version"));
+    }
+
+    @Test
+    public void jarsFilledOutOfOneHoldWhatItHeldAndComeFromIt() {
+        UUID lot = bought(ilse, "LEAF", 90, 30);
+        UUID first = id();
+        JsonNode part = split(lot, first, 20, 3).expect(200).body();
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(30);
+        for (String same : new String[] {"name", "bestBefore", "madeOn", "route", "supplier", "form", "taxonId"}) {
+            assertThat(part.path(same)).as(same).isEqualTo(lot(lot).path(same));
+        }
+        assertThat(part.path("herbs").get(0).path("driedG").asDouble()).isCloseTo(20, within(1e-6));
+        assertThat(part.path("code")).isNotEqualTo(lot(lot).path("code"));
+        // Sent again it fills no fourth.
+        split(lot, first, 20, 3).expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(30);
+        // What is found out about one is found out about all that came from it.
+        ilse.change(
+                        "POST",
+                        "/api/tracing/lots/" + lot + "/doubt",
+                        Map.of("reason", "a leaf of something else in it"),
+                        lot(lot).path("version"))
+                .expect(200);
+        assertThat(lot(first).path("state").asString()).isEqualTo("QUARANTINED");
+        assertThat(split(lot, id(), 5, 1).expect(422).codes()).isNotEmpty();
+        ilse.change(
+                        "POST",
+                        "/api/shelf/lots/" + first + "/pour-back",
+                        Map.of(),
+                        lot(first).path("version"))
+                .expect(422);
+    }
+
+    @Test
+    public void whatIsPouredBackWasNeverApart() {
+        UUID lot = bought(ilse, "LEAF", 90, 30);
+        UUID part = id();
+        split(lot, part, 40, 1).expect(200);
+        ilse.change(
+                        "POST",
+                        "/api/shelf/lots/" + part + "/pour-back",
+                        Map.of(),
+                        lot(part).path("version"))
+                .expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(90);
+        assertThat(lot(part).path("remaining").asDouble()).isZero();
+        // The whole is nobody's part, and an empty jar goes nowhere.
+        for (UUID id : List.of(lot, part)) {
+            ilse.change("POST", "/api/shelf/lots/" + id + "/pour-back", Map.of(), lot(id).path("version"))
+                    .expect(409);
+        }
+    }
+
+    @Test
+    public void noMoreThanThereIsGoesIntoOtherJars() {
+        UUID lot = bought(ilse, "LEAF", 90, 30);
+        assertThat(split(lot, id(), 31, 3).expect(400).wrongFields()).containsExactly("amount");
+        assertThat(split(lot, id(), 1, 31).expect(400).wrongFields()).containsExactly("jars");
+        assertThat(split(lot, id(), 0, 1).expect(400).wrongFields()).containsExactly("amount");
+        assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(90);
+        split(lot, id(), 3, 30).expect(200);
+        assertThat(lot(lot).path("remaining").asDouble()).isZero();
+        as("lantern")
+                .change("POST", "/api/shelf/lots/" + lot + "/split", Map.of("id", id(), "amount", 1, "jars", 1), 0)
+                .expect(404);
+    }
+
+    @Test
     public void whatIsUsedUpIsFoundByAnyWordsOfIt() {
         UUID lot = bought(ilse, "LEAF", 90, 30);
-        ilse.change("POST", "/api/shelf/lots/" + lot + "/finish?thrownAway=false", Map.of(), lot(lot).path("version"))
+        ilse.change("POST", "/api/shelf/lots/" + lot + "/finish?end=USED_UP", Map.of(), lot(lot).path("version"))
                 .expect(200);
         assertThat(found("QUAY nettle")).contains(lot.toString());
         assertThat(found("quay nobody")).isEmpty();

@@ -25,6 +25,8 @@ import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.making.oil.Water;
+import org.sallowbrook.core.notes.ComeBack;
+import org.sallowbrook.core.notes.Note;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
@@ -52,6 +54,8 @@ import org.sallowbrook.server.making.FillingService;
 import org.sallowbrook.server.making.PressingService;
 import org.sallowbrook.server.making.ShakingService;
 import org.sallowbrook.server.making.demo.DemoBench;
+import org.sallowbrook.server.notes.NoteService;
+import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Range;
@@ -110,6 +114,7 @@ class DemoData implements ApplicationRunner {
     private final DoseService doses;
     private final TrialService trials;
     private final DiaryService diaries;
+    private final NoteService notes;
     private final TransactionTemplate transaction;
     private final SimulatedClock clock;
 
@@ -140,6 +145,7 @@ class DemoData implements ApplicationRunner {
             DoseService doses,
             TrialService trials,
             DiaryService diaries,
+            NoteService notes,
             PlatformTransactionManager transactions,
             SimulatedClock clock) {
         this.signIn = signIn;
@@ -168,6 +174,7 @@ class DemoData implements ApplicationRunner {
         this.doses = doses;
         this.trials = trials;
         this.diaries = diaries;
+        this.notes = notes;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -384,7 +391,33 @@ class DemoData implements ApplicationRunner {
                 running(fen);
             }
         }
+        go(7, 17);
+        written(
+                FindSource.Thing.STAND,
+                melilot,
+                "Half of it grazed since Sunday. See whether it comes again.",
+                Note.Seen.NOTHING,
+                ComeBack.When.FORTNIGHT);
+        go(6, 19);
+        notes.write(new NoteService.NoteRequest(
+                Owned.newId(),
+                null,
+                null,
+                people.today(),
+                "Three more meadowsweet here, behind the sluice; in bud.",
+                null,
+                "Kettle Fen, the far bank",
+                55.0141,
+                2.5052,
+                new NoteService.ComeBackRequest(ComeBack.When.WEEKEND, null),
+                false));
         go(1, 18);
+        written(
+                FindSource.Thing.LOT,
+                shaken,
+                "Darker than the second one was by now.",
+                new Note.Seen("deep amber", "clear", "almond, strong", "", ""),
+                null);
         harvest(nettles, Taxon.Part.LEAF, LifeStage.LEAFY, 340, 0.08, "grey, dry");
         go(0, 7.25);
         bench.tea("Nettle tea", nettleJar, 3, 250, people.today());
@@ -672,6 +705,22 @@ class DemoData implements ApplicationRunner {
     private void touched(UUID person, String taxon, String day, Contacts.Reaction reaction, String words) {
         contacts.note(
                 new ContactService.ContactRequest(Owned.newId(), person, taxon, LocalDate.parse(day), reaction, words));
+    }
+
+    private void written(
+            FindSource.Thing about, UUID of, String words, Note.Seen seen, ComeBack.@Nullable When comeBack) {
+        notes.write(new NoteService.NoteRequest(
+                Owned.newId(),
+                about,
+                of.toString(),
+                people.today(),
+                words,
+                seen,
+                "",
+                null,
+                null,
+                comeBack == null ? null : new NoteService.ComeBackRequest(comeBack, null),
+                false));
     }
 
     private UUID stand(String taxon, String name, String place, Site.Ground ground) {

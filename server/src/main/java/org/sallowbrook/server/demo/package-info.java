@@ -12,6 +12,7 @@
             "making",
             "making :: demo",
             "dosing",
+            "notes",
             "tracing",
             "calendar"
         })

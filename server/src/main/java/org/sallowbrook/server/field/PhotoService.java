@@ -8,6 +8,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Picture;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.field;
 
 import java.util.List;
+import java.util.Optional;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Past;
 import org.springframework.core.annotation.Order;
@@ -21,7 +22,21 @@ class StandsFound implements FindSource {
     @Override
     public List<Hit> find(String words, int most) {
         return stands.named(Past.patterns(words), Limit.of(most)).stream()
-                .map(s -> new Hit(Kind.STAND, s.id.toString(), s.name, s.place, s.putAwayOn != null))
+                .map(StandsFound::hit)
                 .toList();
+    }
+
+    @Override
+    public Thing holds() {
+        return Thing.STAND;
+    }
+
+    @Override
+    public Optional<Hit> named(String id) {
+        return idOf(id).flatMap(stands::findById).map(StandsFound::hit);
+    }
+
+    private static Hit hit(Stand s) {
+        return new Hit(Kind.STAND, s.id.toString(), s.name, s.place, s.putAwayOn != null);
     }
 }

@@ -1,6 +1,7 @@
 package org.sallowbrook.server.herbarium;
 
 import java.util.List;
+import java.util.Optional;
 import org.sallowbrook.core.herbarium.Found;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.FindSource;
@@ -24,6 +25,19 @@ class PlantsFound implements FindSource {
                 .limit(most)
                 .map(PlantsFound::hit)
                 .toList();
+    }
+
+    @Override
+    public Thing holds() {
+        return Thing.PLANT;
+    }
+
+    @Override
+    public Optional<Hit> named(String id) {
+        return herbarium.herbarium().taxa().stream()
+                .filter(t -> t.id().equals(id))
+                .findFirst()
+                .map(t -> new Hit(Kind.PLANT, t.id(), t.commonName(), t.name(), false));
     }
 
     private static Hit hit(Found found) {

@@ -2,6 +2,7 @@ package org.sallowbrook.server.household;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.sallowbrook.server.platform.FindSource;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -23,7 +24,21 @@ class PeopleFound implements FindSource {
         return people.findAllByOrderByBornOn().stream()
                 .filter(p -> p.name.toLowerCase(Locale.ROOT).contains(wanted))
                 .limit(most)
-                .map(p -> new Hit(Kind.PERSON, p.id.toString(), p.name, "", false))
+                .map(PeopleFound::hit)
                 .toList();
+    }
+
+    @Override
+    public Thing holds() {
+        return Thing.PERSON;
+    }
+
+    @Override
+    public Optional<Hit> named(String id) {
+        return idOf(id).flatMap(people::findById).map(PeopleFound::hit);
+    }
+
+    private static Hit hit(PersonEntity p) {
+        return new Hit(Kind.PERSON, p.id.toString(), p.name, "", false);
     }
 }

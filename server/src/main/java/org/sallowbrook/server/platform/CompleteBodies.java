@@ -27,7 +27,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
 @RestControllerAdvice
 public class CompleteBodies extends RequestBodyAdviceAdapter {
 
-    private static final int MOST_TEXT = 4000;
+    private static final int MOST_TEXT = 20_000;
 
     private final Validator validator;
 

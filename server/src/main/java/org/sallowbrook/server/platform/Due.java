@@ -33,6 +33,7 @@ public record Due(
         STOP_TAKING,
         LOOK_AGAIN,
         RETURN,
+        COME_BACK,
         WEIGH_HARVEST,
         RACK,
         WEIGH,

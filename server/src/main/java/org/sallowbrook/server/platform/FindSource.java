@@ -1,6 +1,8 @@
 package org.sallowbrook.server.platform;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 
 /** A room that holds things people look for by name. */
 public interface FindSource {
@@ -12,7 +14,17 @@ public interface FindSource {
         STOCK,
         BATCH,
         FILLED,
-        PERSON
+        PERSON,
+        NOTE
+    }
+
+    /** What a room keeps, and a note can be about; a batch is a lot. */
+    enum Thing {
+        PLANT,
+        STAND,
+        LOT,
+        PERSON,
+        NOTE
     }
 
     /**
@@ -27,4 +39,18 @@ public interface FindSource {
      * @return the nearest first
      */
     List<Hit> find(String words, int most);
+
+    Thing holds();
+
+    /** One by its id, over or not. */
+    Optional<Hit> named(String id);
+
+    /** Empty for what is no id. */
+    default Optional<UUID> idOf(String id) {
+        try {
+            return Optional.of(UUID.fromString(id));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
 }

@@ -1,4 +1,4 @@
-package org.sallowbrook.server.field;
+package org.sallowbrook.server.platform;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
@@ -26,9 +26,9 @@ import org.sallowbrook.core.measure.InvalidInput;
  * A picture drawn anew as JPEG of at most {@value #LONGEST} pixels, turned upright. Large ones are read at a fraction of their
  * size, and one at a time, so that no picture takes the memory or the time of everything else.
  */
-record Picture(int width, int height, byte[] jpeg) {
+public record Picture(int width, int height, byte[] jpeg) {
 
-    static final int MOST_BYTES = 12 * 1024 * 1024;
+    public static final int MOST_BYTES = 12 * 1024 * 1024;
 
     private static final int LONGEST = 1600;
     private static final long MOST_PIXELS = 60_000_000;
@@ -36,7 +36,7 @@ record Picture(int width, int height, byte[] jpeg) {
     private static final Semaphore ONE = new Semaphore(1, true);
 
     /** @throws InvalidInput for what is no picture, or too large a one */
-    static Picture of(byte[] file) {
+    public static Picture of(byte[] file) {
         if (file.length == 0 || file.length > MOST_BYTES) {
             throw unreadable("must have at most 12 MB");
         }

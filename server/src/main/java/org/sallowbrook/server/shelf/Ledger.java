@@ -189,6 +189,31 @@ public class Ledger {
         lots.flush();
     }
 
+    /** The part is poured back: what went into it did not, and its row stays for whatever still points at it. */
+    void unsplit(Lot part, UUID from) {
+        for (LotChange change : changes.findAllBySubjectId(part.id)) {
+            if (change.what == LotChange.What.SPLIT && change.lotId.equals(from)) {
+                change.strike(clock.instant(), "poured back");
+                changes.save(change);
+                Lot whole = reader.find(from);
+                whole.remaining = whole.remaining - change.delta;
+                lots.save(whole);
+            }
+        }
+        for (LotChange change : changes.findAllByLotIdAndWhat(part.id, LotChange.What.SPLIT)) {
+            change.strike(clock.instant(), "poured back");
+            changes.save(change);
+        }
+        part.remaining = 0;
+        part.vesselId = null;
+        lots.save(part);
+        lots.flush();
+    }
+
+    String codeOf(Lot lot, LocalDate on) {
+        return code(prefix(lot.stage, lot.vessel), on);
+    }
+
     /** What never came into the house. */
     void struck(Lot lot, String reason) {
         for (LotChange change : changes.findAllByLotIdAndWhat(lot.id, LotChange.What.PUT)) {

@@ -132,6 +132,10 @@ class Lot extends Versioned {
     /** Of a bottle: whether its filling was struck out. Its descent stays, and nothing is ever in it. */
     boolean neverFilled;
 
+    /** Of what was put into a jar of its own: out of which; null for all else. */
+    @Nullable
+    UUID splitFrom;
+
     /** Of a harvest: whether it was laid out to dry. */
     boolean racked;
 
@@ -182,6 +186,42 @@ class Lot extends Versioned {
                                 .isPresent()
                 ? Taxon.Route.INTERNAL
                 : Taxon.Route.EXTERNAL;
+    }
+
+    /** A part of it, the same in all but how much and where it stands. */
+    Lot part(UUID id, double of) {
+        Lot part = new Lot(id);
+        part.splitFrom = this.id;
+        part.stage = stage;
+        part.form = form;
+        part.vessel = vessel;
+        part.name = name;
+        part.taxonId = taxonId;
+        part.part = this.part;
+        part.unit = unit;
+        part.amount = of;
+        part.strengthPercent = strengthPercent;
+        part.strengthLowPercent = strengthLowPercent;
+        part.moistureLow = moistureLow;
+        part.moistureHigh = moistureHigh;
+        part.piece = piece;
+        part.driedGPerUnitLow = driedGPerUnitLow;
+        part.driedGPerUnitHigh = driedGPerUnitHigh;
+        herbs.forEach(h -> part.herbs.add(new LotHerb(h.taxonId(), h.part(), h.driedG() * of / amount)));
+        part.traits.addAll(traits);
+        part.route = route;
+        part.madeOn = madeOn;
+        part.openedOn = openedOn;
+        part.bestBefore = bestBefore;
+        part.roomUntil = roomUntil;
+        part.coldUntil = coldUntil;
+        part.state = state;
+        part.stateReason = stateReason;
+        part.supplier = supplier;
+        part.label = label;
+        part.supplierLot = supplierLot;
+        part.place = place;
+        return part;
     }
 
     protected Lot() {}

@@ -26,6 +26,9 @@ class LotChange extends Entry {
         DRIED,
         FINISHED,
         THROWN_AWAY,
+        COMPOSTED,
+        /** Put into another jar, or poured back out of it. */
+        SPLIT,
         /** What was found when it was looked at. */
         COUNTED
     }

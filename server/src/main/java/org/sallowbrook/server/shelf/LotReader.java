@@ -139,7 +139,8 @@ class LotReader {
                 l.neverFilled,
                 l.supplierLot,
                 l.desiccantOn,
-                l.piece);
+                l.piece,
+                l.splitFrom);
     }
 
     private static @Nullable Range range(@Nullable Double low, @Nullable Double high) {

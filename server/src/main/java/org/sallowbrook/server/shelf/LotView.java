@@ -28,6 +28,7 @@ import org.sallowbrook.server.platform.Range;
  * @param racked of a harvest: whether it was laid out to dry
  * @param neverFilled of a bottle: whether its filling was struck out
  * @param piece what one piece of it holds, in its own unit; null for what is not in pieces
+ * @param splitFrom the jar it was a part of; null for all else
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -70,7 +71,8 @@ public record LotView(
         Boolean neverFilled,
         String supplierLot,
         @Nullable LocalDate desiccantOn,
-        @Nullable Double piece) {
+        @Nullable Double piece,
+        @Nullable UUID splitFrom) {
 
     public boolean is(Trait trait) {
         return traits.contains(trait);

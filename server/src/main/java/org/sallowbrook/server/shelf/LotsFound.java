@@ -1,6 +1,7 @@
 package org.sallowbrook.server.shelf;
 
 import java.util.List;
+import java.util.Optional;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Past;
@@ -23,12 +24,28 @@ class LotsFound implements FindSource {
     public List<Hit> find(String words, int most) {
         // A stand is found where it grows.
         return lots.named(Stage.STAND, Past.patterns(words), Limit.of(most)).stream()
-                .map(l -> new Hit(
-                        Kind.valueOf(l.stage.name()),
-                        l.id.toString(),
-                        l.name,
-                        l.place.isBlank() ? l.code : l.code + ", " + l.place,
-                        l.remaining <= 0))
+                .map(LotsFound::hit)
                 .toList();
+    }
+
+    @Override
+    public Thing holds() {
+        return Thing.LOT;
+    }
+
+    @Override
+    public Optional<Hit> named(String id) {
+        return idOf(id).flatMap(lots::findById)
+                .filter(l -> l.stage != Stage.STAND)
+                .map(LotsFound::hit);
+    }
+
+    private static Hit hit(Lot l) {
+        return new Hit(
+                Kind.valueOf(l.stage.name()),
+                l.id.toString(),
+                l.name,
+                l.place.isBlank() ? l.code : l.code + ", " + l.place,
+                l.remaining <= 0);
     }
 }

@@ -159,9 +159,25 @@ class ShelfController {
     @PostMapping("/lots/{id}/finish")
     LotView finish(
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "false") boolean thrownAway,
+            @RequestParam(defaultValue = "USED_UP") ShelfService.End end,
+            @RequestParam(required = false) @Nullable Double amount,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return shelf.finish(id, thrownAway, ifMatch);
+        return shelf.finish(id, end, amount, ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/split")
+    LotView split(
+            @PathVariable UUID id,
+            @RequestBody ShelfService.SplitRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return shelf.split(id, request, ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/pour-back")
+    LotView pourBack(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return shelf.pourBack(id, ifMatch);
     }
 
     @PostMapping("/lots/{id}/give")

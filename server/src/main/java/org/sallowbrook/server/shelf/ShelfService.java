@@ -9,8 +9,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.measure.Amount;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.herbarium.UsesTaxon;
@@ -19,6 +21,8 @@ import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
+import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.Reading;
@@ -59,6 +63,7 @@ public class ShelfService implements UsesTaxon, DueSource {
     private final LooseningService loosening;
     private final Standing standing;
     private final Reading reading;
+    private final Once once;
 
     ShelfService(
             JdbcClient jdbc,
@@ -69,7 +74,9 @@ public class ShelfService implements UsesTaxon, DueSource {
             PeopleService people,
             LooseningService loosening,
             Standing standing,
-            Reading reading) {
+            Reading reading,
+            Once once) {
+        this.once = once;
         this.reading = reading;
         this.jdbc = jdbc;
         this.lots = lots;
@@ -260,19 +267,107 @@ public class ShelfService implements UsesTaxon, DueSource {
         return reader.view(lots.saveAndFlush(lot));
     }
 
-    /** Used up or thrown away: nothing is left; struck out it is there again. */
-    public LotView finish(UUID id, boolean thrownAway, @Nullable String ifMatch) {
+    /** What became of it. */
+    public enum End {
+        USED_UP(LotChange.What.FINISHED),
+        THROWN_AWAY(LotChange.What.THROWN_AWAY),
+        COMPOST(LotChange.What.COMPOSTED);
+
+        private final LotChange.What line;
+
+        End(LotChange.What line) {
+            this.line = line;
+        }
+    }
+
+    /**
+     * All of it, or some, is used up or gone; struck out it is there again.
+     *
+     * @param amount in its unit, more than 0 and at most what is left; null for all
+     */
+    public LotView finish(UUID id, End end, @Nullable Double amount, @Nullable String ifMatch) {
         Lot lot = reader.find(id);
         lot.checkVersion(ifMatch, () -> reader.view(lot));
+        if (amount != null) {
+            enough(lot, amount, lot.remaining);
+        }
         if (lot.remaining > 0) {
-            ledger.change(
-                    lot,
-                    thrownAway ? LotChange.What.THROWN_AWAY : LotChange.What.FINISHED,
-                    -lot.remaining,
-                    null,
-                    people.today());
+            ledger.change(lot, end.line, amount == null ? -lot.remaining : -amount, null, people.today());
         }
         return reader.view(lots.saveAndFlush(lot));
+    }
+
+    private static void enough(Lot lot, double amount, double most) {
+        Checks.begin()
+                .positive("amount", amount)
+                .that(
+                        amount <= most,
+                        "amount",
+                        "must be at most the " + Words.figure(lot.remaining) + " " + lot.unit + " that are left")
+                .done();
+    }
+
+    private static final int MOST_JARS = 30;
+
+    /** @param id of the first new jar, made by the client; jars: how many, each holding {@code amount} in the lot's unit */
+    public record SplitRequest(UUID id, Double amount, Integer jars) {}
+
+    /**
+     * Some of it goes into jars of their own. They come from it: whatever is found out about one's origin is found out about
+     * all.
+     *
+     * @return the first of the new jars
+     */
+    public LotView split(UUID id, SplitRequest request, @Nullable String ifMatch) {
+        Lot lot = reader.find(id);
+        if (once.repeated("split", request.id(), lots::existsById, id, request)) {
+            return reader.view(reader.find(request.id()));
+        }
+        lot.checkVersion(ifMatch, () -> reader.view(lot));
+        if (!KEPT.contains(lot.stage) || lot.piece != null) {
+            throw new Problem.Conflict("Only what stands on the shelf and is no pieces goes into another jar.");
+        }
+        List<Finding> wrong = new ArrayList<>(standing.of(id));
+        if (!wrong.isEmpty()) {
+            throw new Problem.Refused(wrong);
+        }
+        Checks.begin()
+                .range("jars", request.jars(), 1, MOST_JARS)
+                .positive("amount", request.amount())
+                .done();
+        // A crumb may be missing of what is weighed out evenly.
+        enough(lot, request.amount() * request.jars(), lot.remaining * (1 + 1e-9));
+        LocalDate today = people.today();
+        if (lot.openedOn == null) {
+            lot.openedOn = today;
+        }
+        for (int jar = 0; jar < request.jars(); jar++) {
+            Lot part = lot.part(jar == 0 ? request.id() : Owned.newId(), request.amount());
+            part.code = ledger.codeOf(part, today);
+            lots.save(part);
+            ledger.change(part, LotChange.What.SPLIT, request.amount(), lot.id, today);
+            ledger.change(lot, LotChange.What.SPLIT, -Math.min(request.amount(), lot.remaining), part.id, today);
+            ledger.link(lot.id, part.id, Amount.of(request.amount(), Unit.of(lot.unit)));
+        }
+        lots.flush();
+        return reader.view(reader.find(request.id()));
+    }
+
+    /** A part that nothing was taken of goes back into the jar it came out of; both lines are struck out. */
+    public LotView pourBack(UUID id, @Nullable String ifMatch) {
+        Lot part = reader.find(id);
+        part.checkVersion(ifMatch, () -> reader.view(part));
+        UUID from = part.splitFrom;
+        if (from == null || part.remaining < part.amount - 1e-9 || part.holder != null) {
+            throw new Problem.Conflict(
+                    "Only a jar that was filled out of another one, and is as full as then, goes back into it.");
+        }
+        List<Finding> wrong = new ArrayList<>(standing.of(id));
+        if (!wrong.isEmpty()) {
+            throw new Problem.Refused(wrong);
+        }
+        ledger.unsplit(part, from);
+        return reader.view(reader.find(from));
     }
 
     /** Records who has it now. */

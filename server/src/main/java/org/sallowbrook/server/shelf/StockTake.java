@@ -110,8 +110,8 @@ public class StockTake {
 
     private static final int MOST_RUNNING_OUT = 20;
     private static final int MOST_LINES = 200;
-    private static final Set<LotChange.What> OWN =
-            Set.of(LotChange.What.FINISHED, LotChange.What.THROWN_AWAY, LotChange.What.COUNTED);
+    private static final Set<LotChange.What> OWN = Set.of(
+            LotChange.What.FINISHED, LotChange.What.THROWN_AWAY, LotChange.What.COMPOSTED, LotChange.What.COUNTED);
 
     // Native: what was struck out is shown as well, and no household but one's own.
     private static final String ACCOUNT = """

@@ -1,0 +1,37 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { api, ask, type Schemas } from '../api/client'
+
+export type Note = Schemas['NoteView']
+export type About = NonNullable<Schemas['NoteRequest']['about']>
+
+/** What a note is about; nothing of it for a place or a day. */
+export interface Thing {
+  about: About
+  id: string
+  name: string
+}
+
+/** Newest first, of one thing or of all. */
+export const useNotes = (of?: Thing) =>
+  useInfiniteQuery({
+    queryKey: ['notes', of?.about ?? '', of?.id ?? ''],
+    queryFn: ({ pageParam }) =>
+      ask(
+        api.GET('/api/notes', {
+          params: { query: { page: pageParam, ...(of ? { about: of.about, aboutId: of.id } : {}) } },
+        }),
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => (last.more ? all.length : undefined),
+  })
+
+export const useNote = (id: string) =>
+  useQuery({
+    queryKey: ['notes', 'one', id],
+    queryFn: () => ask(api.GET('/api/notes/{id}', { params: { path: { id } } })),
+    enabled: id !== '',
+  })
+
+/** What waits to be gone back to, and what has a place of its own. */
+export const useOutThere = () =>
+  useQuery({ queryKey: ['notes', 'out-there'], queryFn: () => ask(api.GET('/api/notes/out-there')) })
