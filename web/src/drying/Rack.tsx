@@ -182,13 +182,15 @@ function useRacking({ harvest }: { harvest: HarvestView }) {
   const may = useMay('record')
   const [open, setOpen] = useState(search.get('harvest') === harvest.id)
   const [id] = useState(() => v7())
-  const [rack, setRack] = useState('Attic screen')
+  const [ownRack, setRack] = useState<string>()
   const [fresh, setFresh] = useState(figure(harvest.massG ?? NaN))
   const [low, setLow] = useState('')
   const [high, setHigh] = useState('')
   const [temperature, setTemperature] = useState('')
   const [humidity, setHumidity] = useState('')
   const racks = useRacks()
+  // The one that was used last; whoever has none yet says what theirs is called.
+  const rack = ownRack ?? racks.data?.[0] ?? ''
   const [ownMethod, setMethod] = useState<Method>()
   const [ownWashed, setWashed] = useState<boolean>()
   const [ownStripped, setStripped] = useState<boolean>()

@@ -84,6 +84,19 @@ function TakeAlong({ taxon, tools }: { taxon: Schemas['TaxonView']; tools: strin
   )
 }
 
+/** A share as the slider has it, never more than it is. */
+const percentOf = (share: number | undefined) => Math.max(1, Math.floor((share ?? 0.01) * 100 + 1e-9))
+
+/** How much of each plant and of how many: until somebody says otherwise what the card lets be taken of the part. */
+function useShares(form: string, allowed: Schemas['PartView'] | undefined) {
+  const [ownPerPlant, setPerPlant] = useKept<number | null>(form, 'perPlant', null)
+  const [ownOfPlants, setOfPlants] = useKept<number | null>(form, 'ofPlants', null)
+  const perPlant = ownPerPlant ?? percentOf(allowed?.sharePerPlant)
+  const ofPlants = ownOfPlants ?? percentOf(allowed?.shareOfStand)
+  // Of the stand's part: of so many plants so much of each.
+  return { perPlant, setPerPlant, ofPlants, setOfPlants, share: (perPlant * ofPlants) / 100 }
+}
+
 /** A harvest as it is said, and what is said of it. */
 function useHarvestForm({ stand, taxon }: { stand: Schemas['StandView']; taxon: Schemas['TaxonView'] }) {
   const navigate = useNavigate()
@@ -100,10 +113,10 @@ function useHarvestForm({ stand, taxon }: { stand: Schemas['StandView']; taxon: 
   const [mass, setMass] = useKept(form, 'mass', '')
   const [unweighed, setUnweighed] = useKept(form, 'unweighed', false)
   const [measured, setMeasured] = useKept(form, 'measured', '')
-  const [perPlant, setPerPlant] = useKept(form, 'perPlant', 30)
-  const [ofPlants, setOfPlants] = useKept(form, 'ofPlants', 15)
-  // Of the stand's part: of so many plants so much of each.
-  const share = (perPlant * ofPlants) / 100
+  const { perPlant, setPerPlant, ofPlants, setOfPlants, share } = useShares(
+    form,
+    taxon.parts.find((p) => p.part === part),
+  )
   const [sex, setSex] = useKept<NonNullable<Request['sex']> | ''>(form, 'sex', '')
   const [weather, setWeather] = useKept(form, 'weather', '')
   const [left, setLeft] = useKept(form, 'left', '')

@@ -40,7 +40,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
           <Loaded query={kitchen}>
             {(k) =>
               // Made long ago and never ticked off: its steps are no longer what comes next.
-              k.at === 0 && batch.day > 0 && batch.status !== 'STEEPING' ? (
+              k.done.length === 0 && batch.day > 0 && batch.status !== 'STEEPING' ? (
                 <Section title="Made">
                   <ol className="list-decimal pl-5">
                     {k.steps.map((s) => (

@@ -112,7 +112,7 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
         <div className="flex flex-wrap gap-3">
           <Button
             className="min-h-16! flex-1 text-xl"
-            disabled={k.at === 0 || back.isPending}
+            disabled={k.done.length === 0 || back.isPending}
             onClick={() => back.mutate()}
           >
             Back

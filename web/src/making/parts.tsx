@@ -115,7 +115,7 @@ export function Steps({ kitchen: k }: { kitchen: KitchenView }) {
         <div className="mt-3 flex gap-3">
           <Button
             className="min-h-14! flex-1 text-xl"
-            disabled={k.at === 0 || back.isPending}
+            disabled={k.done.length === 0 || back.isPending}
             onClick={() => back.mutate()}
           >
             Back

@@ -29,7 +29,7 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
           {open === 'details' ? 'Leave it' : 'Name, place, opened'}
         </Button>
         {lot.remaining > 0 && (
-          <Button onClick={toggles('gone')}>{open === 'gone' ? 'Leave it' : 'Used up, thrown away'}</Button>
+          <Button onClick={toggles('gone')}>{open === 'gone' ? 'Leave it' : 'Some or all is gone'}</Button>
         )}
         {lot.remaining > 0 &&
           lot.state === 'USABLE' &&

@@ -32,6 +32,18 @@ public class BenchTest extends InBrowser {
                 .click();
     }
 
+    /** Who did the first steps without ticking them off is not told to begin again. */
+    @Test
+    public void theStoveOpensAtTodaysStep() {
+        go("/making");
+        link("Meadowsweet tincture, second").first().click();
+        heading("Meadowsweet tincture, second").waitFor();
+        link("At the stove, in large letters").click();
+        assertThat(main()).containsText("press after");
+        assertThat(main()).not().containsText("Weigh");
+        assertThat(button("Back")).isDisabled();
+    }
+
     @Test
     public void aPotOfTwoHerbsHasOneTimelineToughPartsFirst() {
         go("/making/tea");

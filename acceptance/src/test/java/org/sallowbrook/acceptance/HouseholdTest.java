@@ -45,6 +45,26 @@ public class HouseholdTest extends InBrowser {
         button("Sign in").click();
     }
 
+    /** In the first minutes, and until it is said. */
+    @Test
+    public void anEmptyHouseholdIsAskedWhomItCalls() {
+        newPage(390, 844);
+        signIn("lantern");
+        go("/");
+        Locator asked = region("Whom you call");
+        asked.waitFor();
+        accessible("whom to call is asked");
+        in(asked, "Emergency number").fill("ask next door");
+        press(asked, "Keep the numbers").click();
+        assertThat(asked).containsText("must be a number as it is dialled");
+        in(asked, "Emergency number").fill("000");
+        in(asked, "Poison centre").fill("the island's, 000 111");
+        press(asked, "Keep the numbers").click();
+        assertThat(asked).hasCount(0);
+        go("/help");
+        assertThat(main()).containsText("000 111");
+    }
+
     @Test
     public void aNewMemberComesInWithTheirRoleAndIsLetInNoMore() {
         assertThat(section("Backup")).containsText("No copies are made of the demo.");

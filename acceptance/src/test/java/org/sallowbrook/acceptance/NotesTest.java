@@ -63,7 +63,9 @@ public class NotesTest extends OnAPhone {
         field(ON_A_THING).fill("tight buds");
         button("in a week").click();
         button("Keep the note").click();
-        Locator row = notes().locator("li").filter(new Locator.FilterOptions().setHasText("tight buds")).first();
+        Locator row = notes().locator("li")
+                .filter(new Locator.FilterOptions().setHasText("tight buds"))
+                .first();
         assertThat(row).containsText("Come back");
         go("/field");
         assertThat(link("The three limes:").first()).hasAttribute("aria-label", Pattern.compile("to come back to"));
@@ -162,7 +164,8 @@ public class NotesTest extends OnAPhone {
         go("/field");
         button("Quick note").click();
         field(IN_THE_FIELD).fill("Elder by the stile, full of buds");
-        button("Here").click();
+        page.getByText("Here", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+                .click();
         assertThat(main()).containsText("at 55.013300, 2.506100");
         button("in two weeks").click();
         accessible("a quick note on the phone");
@@ -171,7 +174,8 @@ public class NotesTest extends OnAPhone {
         button("Add a stand").click();
         field("Name of the stand").fill("Elder by the stile");
         field("Place").fill("Kettle Fen");
-        button("Here").click();
+        page.getByText("Here", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+                .click();
         assertThat(main()).containsText("at 55.013300");
         button("Save the stand").click();
         assertThat(main()).containsText("Kept on this device");

@@ -24,11 +24,36 @@ public class ShelfTest extends InBrowser {
         button("Show the boards").click();
     }
 
+    /** As much as was spilt, and a jar of its own that is poured back. */
+    @Test
+    public void someOfItGoesAndSomeStandsInAJarOfItsOwn() {
+        go("/shelf");
+        link("table spirit 40 %").first().click();
+        heading("table spirit 40 %").waitFor();
+        button("Some or all is gone").click();
+        field("How much of it").fill("100");
+        button("Thrown away").click();
+        assertThat(section("What came and went")).containsText("-100 mL");
+        button("Some or all is gone").click();
+        button("Into other jars").click();
+        field("Into each").fill("5000");
+        button("Fill them from it").click();
+        assertThat(main()).containsText("that are left");
+        field("Into each").fill("150");
+        accessible("a jar filled out of another");
+        button("Fill them from it").click();
+        assertThat(section("What came and went")).containsText("between two jars");
+        assertThat(section("What it is")).containsText("of 150");
+        button("Pour it back").click();
+        assertThat(section("What came and went")).containsText("poured back");
+    }
+
     @Test
     public void whatWasUsedUpByMistakeIsStruckOutAndIsThereAgain() {
         go("/shelf");
         link("beeswax").first().click();
         heading("beeswax").waitFor();
+        button("Some or all is gone").click();
         button("Used up").click();
         assertThat(main()).containsText("nothing is left");
         button("strike it out").first().click();

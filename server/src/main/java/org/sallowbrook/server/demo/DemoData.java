@@ -285,6 +285,7 @@ class DemoData implements ApplicationRunner {
         stand("giant-hogweed", "Hogweed on the way to the fen: keep off", "Kettle Fen", Site.Ground.UNKNOWN);
 
         households.livesAt(new Place(55, 35));
+        households.calls(new HouseholdService.WhomToCall("000", "Merrow poison line, 000 111"));
         island();
         first(fen, LifeStage.FLOWERING, "2022-06-21", "2023-06-19", "2024-06-12", "2025-06-20");
         first(limes, LifeStage.FLOWERING, "2023-06-30", "2024-06-24", "2025-07-01");

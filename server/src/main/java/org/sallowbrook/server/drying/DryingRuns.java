@@ -33,7 +33,7 @@ interface DryingRuns extends JpaRepository<DryingRun, UUID> {
             + " and r.driedHours is not null order by r.startedAt desc")
     List<Double> driedHours(String rack, Way.Method method, Taxon.Part part, Limit most);
 
-    @Query("select distinct r.rack from DryingRun r where r.startedAt > :since order by r.rack")
+    @Query("select r.rack from DryingRun r where r.startedAt > :since group by r.rack order by max(r.startedAt) desc")
     List<String> racks(java.time.Instant since, Limit most);
 
     /** The latest of a plant and part. */

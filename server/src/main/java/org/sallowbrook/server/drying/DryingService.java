@@ -345,10 +345,11 @@ public class DryingService implements DueSource {
         run.part = harvest.part();
         Checks.begin()
                 .that(!request.rack().isBlank() && request.rack().length() <= 120, "rack", "must have 1 to 120 letters")
+                // A thermometer alone says something; how damp air is depends on how warm it is.
                 .that(
-                        (request.temperatureC() == null) == (request.relativeHumidity() == null),
-                        "relativeHumidity",
-                        "and temperatureC go together")
+                        request.temperatureC() != null || request.relativeHumidity() == null,
+                        "temperatureC",
+                        "is needed beside the humidity: the same air is drier when it is warmer")
                 .done();
         run.rack = request.rack().strip();
         run.startedAt = request.at();
@@ -421,10 +422,11 @@ public class DryingService implements DueSource {
         mustBeDrying(run);
         notInFuture(request.at());
         Checks.begin()
+                // A thermometer alone says something; how damp air is depends on how warm it is.
                 .that(
-                        (request.temperatureC() == null) == (request.relativeHumidity() == null),
-                        "relativeHumidity",
-                        "and temperatureC go together")
+                        request.temperatureC() != null || request.relativeHumidity() == null,
+                        "temperatureC",
+                        "is needed beside the humidity: the same air is drier when it is warmer")
                 .done();
         run.temperatureC = request.temperatureC();
         run.relativeHumidity = request.relativeHumidity();

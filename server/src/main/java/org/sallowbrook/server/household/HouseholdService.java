@@ -190,6 +190,13 @@ public class HouseholdService {
     }
 
     /** Where the household lives. */
+    public void calls(WhomToCall numbers) {
+        Household h = household();
+        h.emergencyNumber = numbers.emergencyNumber();
+        h.poisonCentre = numbers.poisonCentre();
+        households.saveAndFlush(h);
+    }
+
     public void livesAt(Place place) {
         Household h = household();
         h.latitude = place.latitude();

@@ -53,7 +53,7 @@ class Kitchen {
         BatchReader.BatchView view = batches.one(batch);
         List<Step> all = view.plan().steps();
         List<BatchStep> done = steps.findAllByBatchIdOrderByStep(batch);
-        int at = done.isEmpty() ? 0 : done.get(done.size() - 1).step + 1;
+        int at = Step.next(all, done.isEmpty() ? 0 : done.get(done.size() - 1).step + 1, phase(view));
         Double wait = at < all.size() ? all.get(at).timerMinutes() : null;
         Instant since = done.isEmpty() ? null : done.get(done.size() - 1).doneAt;
         return new KitchenView(
@@ -66,6 +66,12 @@ class Kitchen {
                         .toList(),
                 at,
                 wait == null || since == null ? null : since.plus(Duration.ofSeconds(Math.round(wait * 60))));
+    }
+
+    private static Step.Phase phase(BatchReader.BatchView batch) {
+        return batch.status() != BatchStatus.STEEPING
+                ? Step.Phase.PRESSED
+                : batch.day() > 0 ? Step.Phase.RESTING : Step.Phase.BEGUN;
     }
 
     /** Ticks the next step off; the same step twice counts once. */

@@ -318,7 +318,7 @@ public class Making {
         return new StoredPlan(
                 plan.form(),
                 plan.steps().stream()
-                        .map(s -> new StoredPlan.Step(s.text(), s.hazard(), s.timerMinutes()))
+                        .map(s -> new StoredPlan.Step(s.text(), s.hazard(), s.timerMinutes(), s.phase()))
                         .toList(),
                 plan.facts().stream()
                         .map(f -> new StoredPlan.Fact(f.label(), Range.of(f.value()), f.unit(), f.note()))

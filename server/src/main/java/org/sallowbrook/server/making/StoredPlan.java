@@ -7,6 +7,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Follow;
+import org.sallowbrook.core.making.Step.Phase;
 import org.sallowbrook.core.making.salve.Salve;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.shelf.Keeping;
@@ -40,8 +41,8 @@ record StoredPlan(
         List<String> because,
         List<Lesson> lessons) {
 
-    static final Stored<StoredPlan> DOCUMENT =
-            Stored.of("plan", StoredPlan.class, StoredPlan::second, StoredPlan::third, StoredPlan::fourth);
+    static final Stored<StoredPlan> DOCUMENT = Stored.of(
+            "plan", StoredPlan.class, StoredPlan::second, StoredPlan::third, StoredPlan::fourth, StoredPlan::fifth);
 
     /**
      * @param until fixed when it was planned, in earlier schemas; null where it follows from the rest
@@ -56,7 +57,7 @@ record StoredPlan(
     record Until(String name, LocalDate bestBefore) {}
 
     record Step(
-            String text, @Nullable String hazard, @Nullable Double timerMinutes) {}
+            String text, @Nullable String hazard, @Nullable Double timerMinutes, Phase phase) {}
 
     record Fact(String label, Range value, String unit, String note) {}
 
@@ -82,7 +83,7 @@ record StoredPlan(
 
     List<org.sallowbrook.core.making.Step> stepsToDo() {
         return steps.stream()
-                .map(s -> new org.sallowbrook.core.making.Step(s.text, s.hazard, s.timerMinutes))
+                .map(s -> new org.sallowbrook.core.making.Step(s.text, s.hazard, s.timerMinutes, s.phase))
                 .toList();
     }
 
@@ -136,6 +137,23 @@ record StoredPlan(
         }
         if (teaches.contains("SPOON")) {
             follows.add(Follow.SPOON.name());
+        }
+    }
+
+    /** In the fourth nobody said which day a step belongs to; those that tell of days of waiting were written in these words. */
+    private static void fifth(ObjectNode plan) {
+        Phase phase = Phase.BEGUN;
+        for (JsonNode step : plan.path("steps")) {
+            String text = step.path("text").asString("");
+            if (phase == Phase.BEGUN
+                    && (text.contains("press after")
+                            || text.contains("strain it after")
+                            || text.contains("Pour off what is needed"))) {
+                phase = Phase.RESTING;
+            } else if (phase == Phase.RESTING && text.startsWith("Press")) {
+                phase = Phase.PRESSED;
+            }
+            ((ObjectNode) step).put("phase", phase.name());
         }
     }
 

@@ -97,9 +97,10 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
         steps.add(
                 switch (recipe.method()) {
                     case COLD ->
-                        Step.of("Cover it with cloth, keep it dark, stir every day; press after " + press + " days.");
+                        Step.resting(
+                                "Cover it with cloth, keep it dark, stir every day; press after " + press + " days.");
                     case SUN ->
-                        Step.of("Cover it with cloth, stand it in the sun, stir every day; press after " + press
+                        Step.resting("Cover it with cloth, stand it in the sun, stir every day; press after " + press
                                 + " days.");
                     case WARM, SPIRIT_THEN_WARM ->
                         new Step(
@@ -108,7 +109,7 @@ public record OilBatch(InfusedOil.Recipe recipe, InfusedOil.Plan plan, LocalDate
                                 "Hot oil burns.",
                                 InfusedOil.warmHours(schools) * 60.0);
                 });
-        steps.add(Step.of("Press, let it settle overnight, pour the oil off any water below."));
+        steps.add(Step.pressed("Press, let it settle overnight, pour the oil off any water below."));
         return steps;
     }
 

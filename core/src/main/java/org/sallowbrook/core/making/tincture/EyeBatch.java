@@ -118,7 +118,8 @@ public record EyeBatch(
                                 + Words.range(plan.menstruumMl(), "mL") + ".",
                         fire),
                 Step.of("Close it, label it, and set it in the dark."),
-                Step.of("Shake it every day, after two weeks every week; press after " + pressAfterDays + " days."));
+                Step.resting(
+                        "Shake it every day, after two weeks every week; press after " + pressAfterDays + " days."));
     }
 
     @Override

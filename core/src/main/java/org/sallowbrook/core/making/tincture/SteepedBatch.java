@@ -132,13 +132,13 @@ public record SteepedBatch(OtherMenstruum.Recipe recipe, OtherMenstruum.Plan pla
                 recipe.kind() == OtherMenstruum.Kind.VINEGAR || oxymel()
                         ? Step.of("Stir; no metal lid: vinegar eats it. Every piece must be under the liquid.")
                         : Step.of("Stir; every piece must be under the liquid."));
-        steps.add(Step.of("Label it, and keep it " + (plan.cold() ? "in the refrigerator" : "in the dark") + "; turn it"
-                + " every day, and strain it after " + ready().steepDays() + " days."));
         if (recipe.kind() == OtherMenstruum.Kind.HONEY) {
             steps.add(Step.hazardous(
                     "Write on the label: not under one year.",
                     "Honey can bring infant botulism to a child under one."));
         }
+        steps.add(Step.resting("Label it, and keep it " + (plan.cold() ? "in the refrigerator" : "in the dark")
+                + "; turn it" + " every day, and strain it after " + ready().steepDays() + " days."));
         return steps;
     }
 

@@ -102,13 +102,14 @@ public record TinctureBatch(Tincture.Recipe recipe, Tincture.Plan plan, int pres
         steps.add(Step.of("Close it, label it, and set it in the dark."));
         steps.add(
                 leftOnTheHerb()
-                        ? Step.of(
+                        ? Step.resting(
                                 "Shake it every day, after two weeks every week. Pour off what is needed from then on;"
                                         + " every piece stays under the liquid, for five years at most.")
-                        : Step.of("Shake it every day, after two weeks every week; press after " + pressAfterDays
+                        : Step.resting("Shake it every day, after two weeks every week; press after " + pressAfterDays
                                 + " days."));
         if (!leftOnTheHerb()) {
-            steps.add(Step.of("Press it, let it stand a day or two, and filter it off its sediment into the bottles."));
+            steps.add(Step.pressed(
+                    "Press it, let it stand a day or two, and filter it off its sediment into the bottles."));
         }
         return steps;
     }
