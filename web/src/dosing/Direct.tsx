@@ -58,17 +58,22 @@ const sourcesOf = (stands: Schemas['StandView'][], lots: Schemas['LotView'][], d
     .filter((s) => !down && s.taxonId && s.certain)
     .map((s) => ({ value: `stand ${s.id}`, label: s.name, hint: `${s.commonName ?? ''}, growing` })),
   ...lots
-    .filter(
-      (l) =>
-        l.herbs.length > 0 &&
-        (down || ((l.stage === 'STOCK' || l.stage === 'HARVEST') && l.herbs.length === 1 && l.remaining > 0)),
-    )
+    .filter((l) => l.herbs.length > 0 && (down || isFit(l)))
     .map((l) => ({
       value: `lot ${l.id}`,
       label: `${l.name} ${l.code}`,
       hint: `${figure(l.remaining)} ${l.unit} in the house`,
     })),
 ]
+
+/** Herb as it is: not what lies on the rack, is set aside or past its date, nor what is gone. */
+const isFit = (l: Schemas['LotView']) =>
+  (l.stage === 'STOCK' || l.stage === 'HARVEST') &&
+  l.herbs.length === 1 &&
+  l.remaining > 0 &&
+  l.state === 'USABLE' &&
+  !l.expired &&
+  !l.racked
 
 /** Which of them somebody came here for. */
 function askedFor(search: URLSearchParams) {

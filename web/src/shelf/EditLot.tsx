@@ -41,7 +41,7 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
           <PourBack lot={lot} />
         )}
       </div>
-      {open === 'gone' && lot.remaining > 0 && <Gone lot={lot} />}
+      {open === 'gone' && lot.remaining > 0 && <Gone lot={lot} onDone={closes('gone')} />}
       {open === 'split' && <Split lot={lot} onDone={closes('split')} />}
       {open === 'amount' && <Count lot={lot} onDone={closes('amount')} />}
       {open === 'details' && <Details key={lot.version} lot={lot} onDone={closes('details')} />}
@@ -58,7 +58,7 @@ const ENDS: { end: End; words: string }[] = [
 ]
 
 /** How much of it, and what became of it; a line of the account that can be struck out. */
-function Gone({ lot }: { lot: LotView }) {
+function Gone({ lot, onDone }: { lot: LotView; onDone: () => void }) {
   const [amount, setAmount] = useState('')
   const typed = numberOf(amount)
   const finish = useCommand('shelf', {
@@ -72,7 +72,7 @@ function Gone({ lot }: { lot: LotView }) {
           },
         }),
       ),
-    onSuccess: () => setAmount(''),
+    after: onDone,
   })
   return (
     <div className="mt-2 space-y-2">

@@ -42,7 +42,7 @@ public class FieldTest extends InBrowser {
         assertThat(main()).containsText("12 days later, by latitude and height");
         button("First flowers").click();
         assertThat(main()).containsText("ready now");
-        page.getByText("Seen to begin, 1 times").click();
+        page.getByText("Seen to begin, once").click();
         button("was wrong").click();
         page.getByLabel(Pattern.compile("^Why the sighting")).fill("it was the north ditch");
         button("Strike it out").click();

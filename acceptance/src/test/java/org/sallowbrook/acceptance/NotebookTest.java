@@ -48,6 +48,10 @@ public class NotebookTest extends OnAPhone {
         return section("Waiting for the line").getByRole(AriaRole.LISTITEM);
     }
 
+    private static String often(int times) {
+        return times == 1 ? "once" : times == 2 ? "twice" : times + " times";
+    }
+
     private void stand(String name) {
         go("/field");
         link(name).first().click();
@@ -151,14 +155,14 @@ public class NotebookTest extends OnAPhone {
         page.evaluate("() => { IDBObjectStore.prototype.add = () => {"
                 + " throw new DOMException('full', 'QuotaExceededError') } }");
         button("First leaves").click();
-        assertThat(page.getByText("Seen to begin, " + (before + 1) + " times")).isVisible();
+        assertThat(page.getByText("Seen to begin, " + often(before + 1))).isVisible();
         phone.setOffline(true);
         button("First fruit").click();
         assertThat(main()).containsText("This device is full");
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("This device is full");
         phone.setOffline(false);
         button("First fruit").click();
-        assertThat(page.getByText("Seen to begin, " + (before + 2) + " times")).isVisible();
+        assertThat(page.getByText("Seen to begin, " + often(before + 2))).isVisible();
     }
 
     /** Whoever signs out leaves nothing of the household on the phone. */
