@@ -2,7 +2,8 @@ import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
-export type Finding = Schemas['Finding']
+/** What a page itself says is never a trifle. */
+export type Finding = Omit<Schemas['Finding'], 'trifle'> & { trifle?: boolean }
 export type Range = Schemas['Range']
 
 /** What the server says when it refuses: RFC 9457 with our own members. */

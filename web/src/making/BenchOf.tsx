@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { LastTime } from '../notes/LastTime'
 import { Unsaved } from '../ui/Unsaved'
 import { Figure, Page, RangeBar, Section } from '../ui/page'
 import { date, figure, range } from '../ui/words'
@@ -44,6 +45,7 @@ export function BenchOf({
           {plan && <GoesIn plan={plan} />}
         </div>
         <div className="space-y-3">
+          {plan && <LastTime form={plan.form} called={called} />}
           <Section title="What follows">{plan && <Follows plan={plan} />}</Section>
           {view && view.missing.length > 0 && <Missing missing={view.missing} onPut={onBody} />}
           <StartPanel {...panel} />

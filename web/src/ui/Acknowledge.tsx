@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Finding } from '../api/client'
-import { Input } from './controls'
+import { Input, Toggle } from './controls'
 
 /** Reasons given for warnings, by code. */
 export function useAcknowledged() {
@@ -14,7 +14,10 @@ export function useAcknowledged() {
   }
 }
 
-/** A warning lets through only whoever says why they go on. */
+/** What is kept of a warning that one touch was enough for. */
+const SEEN = 'seen'
+
+/** A warning lets through only whoever says why they go on; where nobody can be hurt, whoever says that they have seen it. */
 export function Acknowledge({
   findings,
   reasons,
@@ -27,14 +30,25 @@ export function Acknowledge({
   if (codes.length === 0) return null
   return (
     <div className="space-y-2">
-      {codes.map((code) => (
-        <Input
-          key={code}
-          label={`Why you go on in spite of: ${warnings.find((f) => f.code === code)?.message ?? code}`}
-          value={reasons.byCode[code] ?? ''}
-          onChange={(e) => reasons.set(code, e.target.value)}
-        />
-      ))}
+      {codes.map((code) => {
+        const said = warnings.filter((f) => f.code === code)
+        const message = said[0]?.message ?? code
+        return said.every((f) => f.trifle) ? (
+          <Toggle
+            key={code}
+            label={`Go on all the same: ${message}`}
+            checked={reasons.byCode[code] === SEEN}
+            onChange={(on) => reasons.set(code, on ? SEEN : '')}
+          />
+        ) : (
+          <Input
+            key={code}
+            label={`Why you go on in spite of: ${message}`}
+            value={reasons.byCode[code] ?? ''}
+            onChange={(e) => reasons.set(code, e.target.value)}
+          />
+        )
+      })}
     </div>
   )
 }

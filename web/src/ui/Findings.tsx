@@ -6,7 +6,7 @@ type Severity = Finding['severity']
 const tone: Record<Severity, string> = {
   STOP: 'bg-madder-pale border-madder text-madder',
   HOLD: 'bg-amber-pale border-amber text-amber',
-  WARN: 'bg-lichen-pale border-lichen text-lichen',
+  WARN: 'bg-sheet border-amber text-amber',
   NOTE: 'bg-note-pale border-note text-note',
 }
 

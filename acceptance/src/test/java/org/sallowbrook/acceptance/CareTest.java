@@ -39,6 +39,10 @@ public class CareTest extends InBrowser {
         for (int i = 0; i < why.count(); i++) {
             why.nth(i).fill("tried on purpose");
         }
+        Locator trifles = page.getByLabel(Pattern.compile("^Go on all the same"));
+        for (int i = 0; i < trifles.count(); i++) {
+            trifles.nth(i).click();
+        }
     }
 
     @Test

@@ -183,6 +183,26 @@ public class NotesTest extends ServerTest {
         }
     }
 
+    /** The demo's third tincture has a note; the next one is begun with it in sight. */
+    @Test
+    public void whatWasWrittenLastTimeIsThereForTheNext() {
+        Client ilse = as("ilse");
+        String path = "/api/notes/last-time?form=TINCTURE&called=";
+        assertThat(ilse.get(path + "Meadowsweet%20tincture")
+                        .expect(200)
+                        .body()
+                        .valueStream()
+                        .map(n -> n.path("words").asString()))
+                .contains("Darker than the second one was by now.");
+        assertThat(ilse.get(path + "Nettle%20tincture").expect(200).body()).isEmpty();
+        assertThat(ilse.get("/api/notes/last-time?form=TEA&called=Meadowsweet%20tincture")
+                        .expect(200)
+                        .body())
+                .isEmpty();
+        ilse.get(path + "x".repeat(81)).expect(400);
+        assertThat(as("lantern").get(path + "Meadowsweet%20tincture").body()).isEmpty();
+    }
+
     /** As a quick note of a walk becomes one of a stand. */
     @Test
     public void aNoteIsChangedByWhoeverSawItLast() {

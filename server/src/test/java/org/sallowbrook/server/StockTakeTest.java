@@ -308,8 +308,12 @@ public class StockTakeTest extends ServerTest {
     public void whatGoesFastRunsOutFirst() {
         UUID root = bought(ilse, "ROOT", 50, 20);
         assertThat(soon(root)).isNull();
-        Map<String, Object> tincture = chain.tincture(id(), root, 40);
-        ilse.post("/api/making/batches", tincture).expect(200);
+        Map<String, Object> first = new HashMap<>(chain.tincture(id(), root, 20));
+        first.put("startedOn", today().minusDays(9));
+        ilse.post("/api/making/batches", first).expect(200);
+        // One use is no habit.
+        assertThat(soon(root)).isNull();
+        ilse.post("/api/making/batches", chain.tincture(id(), root, 20)).expect(200);
         // 40 of 50 g in the twenty days it was there: the rest lasts five.
         JsonNode soon = soon(root);
         assertThat(soon.path("lastsDays").asInt()).isEqualTo(5);

@@ -62,7 +62,7 @@ public final class Supply {
                     exact,
                     "");
             if (openedLifeDays != null && bottle.moreThan(perDay.times(openedLifeDays))) {
-                findings.add(Finding.warn(
+                findings.add(Finding.trifle(
                         "BOTTLE_OUTLASTS_ITS_TIME",
                         "A bottle of " + bottle + " lasts " + Words.figure(bottle.over(perDay)) + " days, and keeps "
                                 + openedLifeDays + " once opened.",

@@ -128,7 +128,7 @@ public record Way(Method method, boolean washed, boolean strippedBefore) {
             return findings;
         }
         if (air.temperatureC() > temperature.mostC()) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "TOO_HOT",
                     Words.figure(air.temperatureC()) + " °C is above the " + Words.figure(temperature.mostC())
                             + " °C that it bears while it is wet.",

@@ -48,7 +48,7 @@ public final class WeighingCheck {
     }
 
     private static Finding warn(double nowG, String why) {
-        return Finding.warn(
+        return Finding.trifle(
                 "UNLIKELY_WEIGHT",
                 Words.grams(nowG) + " is " + why + ".",
                 "Weigh it again, or say why it is right; a wrong weighing can be struck out later as well.");

@@ -438,7 +438,7 @@ public final class HarvestGate {
                     "Whether it has frozen yet is not on record, and it matters for this part.",
                     "Read the weather in, or go by what you saw."));
         } else if (after && Boolean.FALSE.equals(frozen)) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "BEFORE_FROST",
                     "It has not frozen yet; this is picked after the first frost.",
                     "Wait for it, or say why not; a night in the freezer does much the same to fruit."));
@@ -446,13 +446,13 @@ public final class HarvestGate {
                 && fruit
                 && school == School.FRUIT_AFTER_FREEZING
                 && frosts.thaws() < Frosts.REPEATED) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "FROZEN_ONCE",
                     "It has frozen and thawed " + frosts.thaws() + (frosts.thaws() == 1 ? " time" : " times")
                             + "; this household picks after repeated freezing.",
                     "Wait for " + (Frosts.REPEATED - frosts.thaws()) + " more, or say why not."));
         } else if (before && Boolean.TRUE.equals(frozen)) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "AFTER_FROST",
                     "It has frozen already; this is picked before the first frost.",
                     "Leave what is soft or broken, or leave it all until next year."));
@@ -483,7 +483,7 @@ public final class HarvestGate {
     private static void sex(Request request, List<Finding> findings) {
         boolean male = request.sex() == Sex.MALE || request.sex() == Sex.BOTH;
         if (male && !request.taxon().sexes().isEmpty() && request.schools().of(Question.SEXES) == School.FEMALE_ONLY) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "MALE_PLANTS",
                     "This household picks of female plants only, and some of these are male.",
                     "Leave the male ones, or say why they are taken."));
@@ -500,7 +500,7 @@ public final class HarvestGate {
             return;
         }
         if (!part.gathering().stages().contains(request.stage())) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "NOT_THE_MOMENT",
                     "This is not the moment for this part: " + part.gathering().moment(),
                     "Come back then."));

@@ -51,7 +51,7 @@ public final class PressingCheck {
                     "Measure again, or say why it is right. The household learns nothing from it."));
         }
         if (afterDays < plannedDays * EARLY) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "PRESSED_EARLY",
                     "Pressed after " + afterDays + (afterDays == 1 ? " day" : " days") + " where " + plannedDays
                             + " were planned: little is in it yet.",

@@ -8,8 +8,14 @@ import java.util.Collection;
  * @param code stable, upper case, for programs
  * @param message what was found, for people
  * @param action what to do next
+ * @param trifle whether it is a warning that costs quality or a walk only, and nobody is hurt by going on: one touch is enough
+ *     for it, where others want words
  */
-public record Finding(String code, Severity severity, String message, String action) {
+public record Finding(String code, Severity severity, String message, String action, boolean trifle) {
+
+    public Finding(String code, Severity severity, String message, String action) {
+        this(code, severity, message, action, false);
+    }
 
     public static Finding stop(String code, String message, String action) {
         return new Finding(code, Severity.STOP, message, action);
@@ -21,6 +27,11 @@ public record Finding(String code, Severity severity, String message, String act
 
     public static Finding warn(String code, String message, String action) {
         return new Finding(code, Severity.WARN, message, action);
+    }
+
+    /** A warning for which one touch is enough. */
+    public static Finding trifle(String code, String message, String action) {
+        return new Finding(code, Severity.WARN, message, action, true);
     }
 
     public static Finding note(String code, String message, String action) {

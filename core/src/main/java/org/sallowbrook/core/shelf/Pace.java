@@ -16,8 +16,11 @@ public record Pace(double usedADay, int days) {
 
     private static final int SOON_DAYS = 60;
 
-    /** One large batch of the first day is no daily rate. */
-    private static final int FEWEST_DAYS = 7;
+    /** What was begun this week tells of no habit yet. */
+    private static final int FEWEST_DAYS = 14;
+
+    /** One use is none either. */
+    private static final int FEWEST_USES = 2;
 
     /**
      * What will be gone within two months; empty for what lasts, or is not used.
@@ -25,10 +28,11 @@ public record Pace(double usedADay, int days) {
      * @param left at least 0
      * @param used within the window, at least 0
      * @param keptDays since the first of it came into the house
+     * @param usedOnDays days within the window on which some of it was used
      */
-    public static Optional<Pace> runningOut(double left, double used, long keptDays) {
+    public static Optional<Pace> runningOut(double left, double used, long keptDays, int usedOnDays) {
         Checks.begin().notNegative("left", left).notNegative("used", used).done();
-        if (used == 0) {
+        if (used == 0 || usedOnDays < FEWEST_USES) {
             return Optional.empty();
         }
         double aDay = used / Math.max(FEWEST_DAYS, Math.min(keptDays, WINDOW_DAYS));

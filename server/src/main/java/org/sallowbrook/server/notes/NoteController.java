@@ -2,8 +2,10 @@ package org.sallowbrook.server.notes;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Picture;
 import org.springframework.http.CacheControl;
@@ -45,6 +47,11 @@ class NoteController {
     @GetMapping("/out-there")
     NoteService.OutThereView outThere() {
         return notes.outThere();
+    }
+
+    @GetMapping("/last-time")
+    List<NoteService.NoteView> lastTime(@RequestParam LotForm form, @RequestParam String called) {
+        return notes.lastTime(form, called);
     }
 
     @GetMapping("/{id}")

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.notes;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,10 @@ interface NoteEntities extends JpaRepository<NoteEntity, UUID> {
     @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.about = :about and n.aboutId = :id"
             + " order by n.onDay desc, n.id desc")
     Slice<NoteEntity> about(FindSource.@Nullable Thing about, @Nullable String id, Pageable page);
+
+    @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.about = :about and n.aboutId in :ids"
+            + " order by n.onDay desc, n.id desc")
+    List<NoteEntity> about(FindSource.Thing about, Collection<String> ids, Limit most);
 
     /** Where somebody means to come back and has not yet. */
     @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.comeBack is not null and n.beenBackOn is null"

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.notes.ComeBack;
 import org.sallowbrook.core.notes.Note;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.server.field.WeatherService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.FindSource;
@@ -21,6 +22,7 @@ import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.Picture;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
@@ -85,11 +87,13 @@ public class NoteService {
 
     private static final int MOST_OUT_THERE = 300;
     private static final int MOST_PICTURES = 12;
+    private static final int MOST_OF_LAST_TIME = 3;
 
     private final NoteEntities notes;
     private final NotePictures pictures;
     private final PeopleService people;
     private final WeatherService weather;
+    private final ShelfService shelf;
     private final Map<FindSource.Thing, FindSource> rooms;
     private final Once once;
     private final Clock clock;
@@ -99,6 +103,7 @@ public class NoteService {
             NotePictures pictures,
             PeopleService people,
             WeatherService weather,
+            ShelfService shelf,
             List<FindSource> rooms,
             Once once,
             Clock clock) {
@@ -106,6 +111,7 @@ public class NoteService {
         this.pictures = pictures;
         this.people = people;
         this.weather = weather;
+        this.shelf = shelf;
         this.once = once;
         this.clock = clock;
         this.rooms = new EnumMap<>(rooms.stream().collect(Collectors.toMap(FindSource::holds, r -> r)));
@@ -241,6 +247,16 @@ public class NoteService {
         Slice<NoteEntity> slice =
                 about == null || aboutId == null ? notes.all(pageable) : notes.about(about, aboutId, pageable);
         return new NotesView(views(slice.getContent()), slice.hasNext());
+    }
+
+    /** What was written about the last ones that were made like it: "too bitter, shorter". */
+    @Transactional(readOnly = true)
+    public List<NoteView> lastTime(LotForm form, String called) {
+        List<String> alike =
+                shelf.alike(form, called).stream().map(UUID::toString).toList();
+        return alike.isEmpty()
+                ? List.of()
+                : views(notes.about(FindSource.Thing.LOT, alike, Limit.of(MOST_OF_LAST_TIME)));
     }
 
     @Transactional(readOnly = true)

@@ -14,6 +14,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Unit;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.herbarium.UsesTaxon;
 import org.sallowbrook.server.household.LooseningService;
@@ -231,6 +232,17 @@ public class ShelfService implements UsesTaxon, DueSource {
         return ids.isEmpty()
                 ? List.of()
                 : lots.thereOrMadeSince(ids, people.today().minusMonths(months));
+    }
+
+    private static final int MOST_ALIKE = 60;
+
+    /** What was made of the same form and is called by the same words, the latest of what is left first. */
+    @Transactional(readOnly = true)
+    public List<UUID> alike(LotForm form, String called) {
+        return lots.named(Stage.STAND, Past.patterns(called), Limit.of(MOST_ALIKE)).stream()
+                .filter(l -> l.form == form)
+                .map(l -> l.id)
+                .toList();
     }
 
     /** Every link that touches one of the lots. */

@@ -121,7 +121,7 @@ public class StockTake {
     // What is alike is one thing to whoever buys it: dried herb by plant and part, all else by form and name.
     private static final String RATES = """
             with used as (
-                select c.lot_id, -sum(c.delta) as gone from lot_change c
+                select c.lot_id, -sum(c.delta) as gone, array_agg(distinct c.on_day) as days from lot_change c
                 where c.household_id = :household and c.struck_at is null and c.on_day > :since
                 and c.what in ('TAKEN', 'DOSE') group by c.lot_id
             ), kept as (
@@ -131,16 +131,18 @@ public class StockTake {
             ), alike as (
                 select l.id, l.name, l.unit, l.remaining, l.made_on, l.code,
                        l.form || ' ' || coalesce(l.taxon_id || ' ' || l.part, lower(l.name)) as kind,
-                       coalesce(u.gone, 0) as gone
+                       coalesce(u.gone, 0) as gone, u.days
                 from kept k join lot l on l.id = k.id left join used u on u.lot_id = l.id
                 where l.household_id = :household and l.stage in ('STOCK', 'FILLED')
             )
             select (array_agg(id order by remaining > 0 desc, made_on, code))[1] as lot_id,
                    (array_agg(name order by remaining > 0 desc, made_on, code))[1] as name,
-                   min(unit) as unit, sum(remaining) as left_over, sum(gone) as used, min(made_on) as first_on
+                   min(unit) as unit, sum(remaining) as left_over, sum(gone) as used, min(made_on) as first_on,
+                   (select count(distinct d) from alike a, unnest(a.days) d where a.kind = alike.kind) as used_on
             from alike group by kind having sum(gone) > 0""";
 
-    private record Rate(UUID lotId, String name, String unit, double leftOver, double used, LocalDate firstOn) {}
+    private record Rate(
+            UUID lotId, String name, String unit, double leftOver, double used, LocalDate firstOn, int usedOn) {}
 
     private final JdbcClient jdbc;
     private final Lots lots;
@@ -401,7 +403,8 @@ public class StockTake {
                 .list()
                 .stream()
                 .flatMap(r ->
-                        Pace.runningOut(r.leftOver(), r.used(), ChronoUnit.DAYS.between(r.firstOn(), today)).stream()
+                        Pace.runningOut(r.leftOver(), r.used(), ChronoUnit.DAYS.between(r.firstOn(), today), r.usedOn())
+                                .stream()
                                 .map(p -> new RunningOut(
                                         r.lotId(), r.name(), r.unit(), r.leftOver(), p.usedADay(), p.days())))
                 .sorted(Comparator.comparingInt(RunningOut::lastsDays))

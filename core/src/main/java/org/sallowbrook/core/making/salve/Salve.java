@@ -196,7 +196,7 @@ public final class Salve {
         }
         if (fraction < LEAST_WAX || fraction > MOST_WAX) {
             double bounded = fraction < LEAST_WAX ? LEAST_WAX : MOST_WAX;
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "WAX_AT_LIMIT",
                     "The rule would give " + Words.percent(fraction) + " wax; " + Words.percent(bounded)
                             + " is the limit of what sets as a salve, and was used.",

@@ -334,7 +334,7 @@ public final class Tincture {
                         "Use a larger ratio."));
             }
             if (!(drainedMl.low() > 0)) {
-                findings.add(Finding.warn(
+                findings.add(Finding.trifle(
                         "DRAINING_MAY_GIVE_NOTHING",
                         "Drained without pressing, the marc may keep all of it.",
                         "Press it, or use a larger ratio."));
@@ -543,7 +543,7 @@ public final class Tincture {
             double level = menstruumMl + herbMl;
             boolean fits = level <= JAR_FILL * jarMl;
             if (!fits) {
-                findings.add(Finding.warn(
+                findings.add(Finding.trifle(
                         "JAR_TOO_SMALL",
                         "Herb and menstruum reach " + Words.millilitres(level) + "; a jar of "
                                 + Words.millilitres(jarMl) + " holds " + Words.millilitres(JAR_FILL * jarMl)

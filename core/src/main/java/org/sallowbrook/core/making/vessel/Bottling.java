@@ -101,7 +101,7 @@ public final class Bottling {
                     "mL");
         }
         if (leftOver > 1e-9) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "BOTTLES_SHORT",
                     Words.millilitres(leftOver) + " of " + Words.millilitres(recipe.volumeMl())
                             + " finds no bottle of a fitting size.",
@@ -128,7 +128,7 @@ public final class Bottling {
         List<Size> fitting =
                 all.stream().filter(s -> s.capacityMl() <= most * (1 + 1e-9)).toList();
         if (fitting.isEmpty()) {
-            findings.add(Finding.warn(
+            findings.add(Finding.trifle(
                     "BOTTLE_OUTLASTS_ITS_TIME",
                     "Even the smallest, " + Words.millilitres(all.get(0).capacityMl()) + ", is not used up in the "
                             + recipe.openedLifeDays() + " days it keeps once opened.",
