@@ -71,7 +71,7 @@ export function Today() {
           title={`Today, ${date(data.today)}`}
           actions={
             <>
-              <ButtonLink to="/needs">By need</ButtonLink>
+              <ButtonLink to="/needs">What helps?</ButtonLink>
               <ButtonLink to="/field">Go out to the field</ButtonLink>
             </>
           }

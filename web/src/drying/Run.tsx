@@ -46,7 +46,7 @@ function RunPage({ run }: { run: RunView }) {
           <Because lines={run.because} />
           <details className="text-sm">
             <summary className="text-note min-h-6 cursor-pointer underline">
-              {run.weighings.length} weighings
+              {run.weighings.length === 1 ? 'One weighing' : `${run.weighings.length} weighings`}
             </summary>
             <ul>
               {run.weighings.toReversed().map((w) => (

@@ -41,7 +41,7 @@ export function Field() {
               {opened === 'note' ? 'No note' : 'Quick note'}
             </Button>
             <Button kind="main" onClick={() => open(opened === 'stand' ? undefined : 'stand')}>
-              {opened === 'stand' ? 'Leave it' : 'Add a stand'}
+              {opened === 'stand' ? 'Cancel' : 'Add a stand'}
             </Button>
           </Only>
         </>

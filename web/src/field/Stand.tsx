@@ -177,7 +177,7 @@ function StandPage({ stand }: { stand: Schemas['StandView'] }) {
           {used && <ButtonLink to={`/basket?stand=${stand.id}`}>What it makes</ButtonLink>}
           <ButtonLink to={`/tracing/${stand.id}`}>Trace</ButtonLink>
           <Only deed="record">
-            <Button onClick={() => setEditing(!editing)}>{editing ? 'Leave it' : 'Change'}</Button>
+            <Button onClick={() => setEditing(!editing)}>{editing ? 'Cancel' : 'Change'}</Button>
           </Only>
         </>
       }

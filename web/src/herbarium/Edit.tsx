@@ -86,7 +86,7 @@ export function Edit({
       <Button kind="main" type="submit" disabled={save.isPending}>
         Keep
       </Button>
-      <Button onClick={() => setOpen(false)}>Leave it</Button>
+      <Button onClick={() => setOpen(false)}>Cancel</Button>
       <ProblemNotice error={save.error} />
     </form>
   )

@@ -47,7 +47,7 @@ export function Herbarium() {
       title="Herbarium"
       actions={
         <>
-          <ButtonLink to="/needs">By need</ButtonLink>
+          <ButtonLink to="/needs">What helps?</ButtonLink>
           <Only deed="keep">
             <ButtonLink to="/herbarium/new">A plant of your own</ButtonLink>
           </Only>

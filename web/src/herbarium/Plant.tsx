@@ -65,9 +65,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
               <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
               <ButtonLink to={`/herbarium/${t.id}/when`}>When can I be sure?</ButtonLink>
               <Button onClick={() => window.print()}>Print for the wall</Button>
-              <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>
-                Put on the tray
-              </Button>
+              <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>Carry along</Button>
               <Only deed="keep">
                 <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>
                   {editing ? 'Done changing' : 'Change this card'}

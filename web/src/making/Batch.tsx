@@ -80,7 +80,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
           {batch.containers.length > 0 && <Filled batch={batch} />}
           <Findings findings={batch.plan.findings} label="Findings of the plan" />
           <Because lines={batch.plan.because} />
-          <p className="text-soft text-sm">Reckoned by core {batch.coreVersion}.</p>
+          <p className="text-soft text-sm">By the rules of version {batch.coreVersion}.</p>
         </div>
       </div>
     </Page>

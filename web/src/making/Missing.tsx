@@ -41,7 +41,7 @@ export function Missing({
               <span className="font-medium">{m.name}</span>
               {m.form === 'HERB' || SUPPLIES.includes(m.form) ? (
                 <Button onClick={() => setOpen(open === m.field ? '' : m.field)}>
-                  {open === m.field ? 'Leave it' : 'Put it on the shelf'}
+                  {open === m.field ? 'Cancel' : 'Put it on the shelf'}
                 </Button>
               ) : (
                 // What is made here is not bought: it comes onto the shelf with its herb and its hours.

@@ -42,7 +42,7 @@ export function Need() {
     setSearch(Object.fromEntries(Object.entries(next).filter(([, v]) => v !== '')), { replace: true })
   }
   return (
-    <Page title="By need">
+    <Page title="What helps?">
       <p className="mb-3 max-w-3xl">
         What is written of plants, with the kind of evidence; not what you have. A complaint that lasts, grows
         or frightens you belongs to a doctor.

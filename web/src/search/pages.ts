@@ -42,7 +42,7 @@ const PAGES: PageOf[] = [
   { to: '/dosing/people/new', name: 'Enter a person', words: 'somebody new add child age medicines' },
   { to: '/dosing/new', name: 'New course', words: 'take dose plan days diary' },
   { to: '/dosing/direct/new', name: 'Use a plant as it is', words: 'sting poultice fresh leaf chew wound' },
-  { to: '/needs', name: 'By need', words: 'what helps complaint cold cough sleep stomach skin remedy' },
+  { to: '/needs', name: 'What helps?', words: 'by need complaint cold cough sleep stomach skin remedy' },
   { to: '/basket', name: 'What to make of it', words: 'basket use up fresh too much' },
   { to: '/herbarium', name: 'Herbarium', words: 'plants cards poisonous drawings all' },
   { to: '/herbarium/new', name: 'A plant of your own', words: 'own card write missing plant draft' },

@@ -24,18 +24,16 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
   return (
     <Section title="Put right">
       <div className="flex flex-wrap gap-2">
-        <Button onClick={toggles('amount')}>{open === 'amount' ? 'Leave it' : 'How much is there'}</Button>
-        <Button onClick={toggles('details')}>
-          {open === 'details' ? 'Leave it' : 'Name, place, opened'}
-        </Button>
+        <Button onClick={toggles('amount')}>{open === 'amount' ? 'Cancel' : 'How much is there'}</Button>
+        <Button onClick={toggles('details')}>{open === 'details' ? 'Cancel' : 'Name, place, opened'}</Button>
         {lot.remaining > 0 && (
-          <Button onClick={toggles('gone')}>{open === 'gone' ? 'Leave it' : 'Some or all is gone'}</Button>
+          <Button onClick={toggles('gone')}>{open === 'gone' ? 'Cancel' : 'Some or all is gone'}</Button>
         )}
         {lot.remaining > 0 &&
           lot.state === 'USABLE' &&
           lot.piece == null &&
           (lot.stage === 'STOCK' || lot.stage === 'FILLED') && (
-            <Button onClick={toggles('split')}>{open === 'split' ? 'Leave it' : 'Into other jars'}</Button>
+            <Button onClick={toggles('split')}>{open === 'split' ? 'Cancel' : 'Into other jars'}</Button>
           )}
         {lot.splitFrom && lot.remaining > 0 && lot.remaining >= lot.amount && !lot.holder && (
           <PourBack lot={lot} />

@@ -161,7 +161,7 @@ function Actions({ lot, finished }: { lot: LotView; finished: boolean }) {
       </OnPaper>
       <ButtonLink to={`/tracing/${lot.id}`}>Trace</ButtonLink>
       <Button onClick={() => tray.put({ kind: 'lot', id: lot.id, label: `${lot.name} ${lot.code}` })}>
-        Put on the tray
+        Carry along
       </Button>
       {(lot.stage === 'STOCK' || lot.stage === 'HARVEST') && lot.herbs.length === 1 && lot.remaining > 0 && (
         <Only deed="record">

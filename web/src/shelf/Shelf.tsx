@@ -59,9 +59,9 @@ export function Shelf() {
           </Only>
           <ButtonLink to="/shelf/vessels">Jars and bottles</ButtonLink>
           <Only deed="record">
-            <Button onClick={opens('herb')}>{adding === 'herb' ? 'Leave it' : 'I already have herb'}</Button>
+            <Button onClick={opens('herb')}>{adding === 'herb' ? 'Cancel' : 'I already have herb'}</Button>
             <Button onClick={opens('supply')}>
-              {adding === 'supply' ? 'Leave it' : 'I already have spirit, oil and the like'}
+              {adding === 'supply' ? 'Cancel' : 'I already have spirit, oil and the like'}
             </Button>
           </Only>
         </>

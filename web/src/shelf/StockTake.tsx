@@ -83,7 +83,7 @@ function Row({ lot, done, onDone }: { lot: LotView; done: boolean; onDone: () =>
           <span className="flex gap-2">
             <CountAs lot={lot} onDone={onDone} />
             <Button aria-label={`Something else: ${lot.name} ${lot.code}`} onClick={() => setOpen(!open)}>
-              {open ? 'Leave it' : 'Something else'}
+              {open ? 'Cancel' : 'Something else'}
             </Button>
           </span>
         )}

@@ -64,7 +64,7 @@ function Traced({ id }: { id: string }) {
             </Suspense>
             <div className="mt-4 grid gap-4 lg:grid-cols-2">
               <Section
-                title={`Upstream of ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
+                title={`Where this came from: ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
                 aside={
                   here?.stage === 'STAND' && (
                     <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>
@@ -73,7 +73,7 @@ function Traced({ id }: { id: string }) {
               >
                 <LotList lots={t.lots.filter((l) => t.upstream.includes(l.id))} empty="This is a source." />
               </Section>
-              <Section title="Downstream: made from it">
+              <Section title="What was made of it">
                 <LotList
                   lots={t.lots.filter((l) => t.downstream.includes(l.id))}
                   empty="Nothing was made from it."

@@ -61,7 +61,7 @@ export const StrikeOut = only(
           <Button type="submit" disabled={strike.isPending || reason.trim() === ''}>
             Strike it out
           </Button>
-          <Button onClick={() => setOpen(false)}>Leave it</Button>
+          <Button onClick={() => setOpen(false)}>Cancel</Button>
         </div>
       </form>
     )

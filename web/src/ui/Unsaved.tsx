@@ -15,7 +15,7 @@ export function Unsaved({ form }: { form: string }) {
           window.location.reload()
         }}
       >
-        Leave it
+        Throw it away
       </Button>
     </div>
   ) : null

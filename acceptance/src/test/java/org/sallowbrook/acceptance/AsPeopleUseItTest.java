@@ -96,7 +96,7 @@ public class AsPeopleUseItTest extends InBrowser {
         assertThat(main()).containsText("What you typed here before was not saved");
         assertThat(main()).containsText("155 mL");
         accessible("a bench gone on with");
-        button("Leave it").click();
+        button("Throw it away").click();
         assertThat(main()).containsText("100 mL");
         go("/dosing/new");
         Locator lasts = field("Lasts, exactly");
@@ -228,7 +228,7 @@ public class AsPeopleUseItTest extends InBrowser {
         assertThat(button("I already have herb")).hasCount(0);
         link("meadowsweet, tops").first().click();
         link("Trace").last().waitFor();
-        assertThat(main().getByRole(AriaRole.BUTTON)).hasText(new String[] {"Put on the tray"});
+        assertThat(main().getByRole(AriaRole.BUTTON)).hasText(new String[] {"Carry along"});
         go("/");
         heading("Today").waitFor();
         page.getByText("Meadowsweet").first().waitFor();

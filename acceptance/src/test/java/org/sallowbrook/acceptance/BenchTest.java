@@ -95,7 +95,7 @@ public class BenchTest extends InBrowser {
         assertThat(button("Start the batch")).isDisabled();
         assertThat(main()).containsText("Honey can bring infant botulism");
         supply("", "500");
-        assertThat(button("Leave it")).hasCount(0);
+        assertThat(button("Throw it away")).hasCount(0);
         supply("6", "750");
         assertThat(main().getByText("Not on the shelf yet")).hasCount(0);
         // What may bring infant botulism is acknowledged with a reason.

@@ -208,7 +208,7 @@ public class CareTest extends InBrowser {
         assertThat(thirds).containsText("Midwife, doctor and pharmacist decide");
         assertThat(button("Start the course")).isDisabled();
         link("What else there is for it").click();
-        heading("By need").waitFor();
+        heading("What helps?").waitFor();
         assertThat(section("Left out for this person")).isVisible();
         course("Wren", "Nettle tea", "1");
         Locator rules = section("For a child");

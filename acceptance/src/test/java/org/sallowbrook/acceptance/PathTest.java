@@ -139,7 +139,7 @@ public class PathTest extends InBrowser {
         // The printed code holds this page's own address.
         page.reload();
         heading("stinging nettle, leaf J").waitFor();
-        button("Put on the tray").click();
+        button("Carry along").click();
         assertThat(page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Tray")))
                 .containsText("stinging nettle");
     }
@@ -277,7 +277,7 @@ public class PathTest extends InBrowser {
                 .click();
         heading("Meadowsweet tincture B").waitFor();
         traceIt();
-        assertThat(page.locator("main")).containsText("Upstream of Meadowsweet tincture");
+        assertThat(page.locator("main")).containsText("Where this came from: Meadowsweet tincture");
         link("Meadowsweet, north ditch").click();
         heading("Meadowsweet, north ditch").waitFor();
         field("Why it is doubted").fill("an umbel was found in the basket");

@@ -81,7 +81,7 @@ public class Screenshots extends InBrowser {
         shot("person");
         go("/tracing");
         choose("Follow", "Meadowsweet, north ditch");
-        page.getByText("Downstream").waitFor();
+        page.getByText("What was made of it").waitFor();
         shot("trace");
         go("/herbarium");
         page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("agrimony, in flower"))

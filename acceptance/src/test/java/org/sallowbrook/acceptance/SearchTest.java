@@ -38,7 +38,7 @@ public class SearchTest extends InBrowser {
         String[][] wanted = {
             {"backup", "Household"},
             {"winter", "Stock-take"},
-            {"cough", "By need"},
+            {"cough", "What helps?"},
             {"calendar", "Today"},
             {"poison", "Something is wrong"}
         };

@@ -41,7 +41,7 @@ public class ViewsTest extends InBrowser {
             {"/dosing", "Courses"},
             {"/dosing/new", "What follows"},
             {"/dosing/people/new", "Medicines taken"},
-            {"/tracing", "Downstream"},
+            {"/tracing", "What was made of it"},
         };
     }
 

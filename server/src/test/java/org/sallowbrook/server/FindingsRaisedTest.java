@@ -34,6 +34,17 @@ public class FindingsRaisedTest extends ServerTest {
                 + "\",\"storageTemperatureC\":" + celsius + ",\"wasteFraction\":0.04}";
     }
 
+    private static String kept(String form, String light, int celsius) {
+        return "{\"form\":\"" + form + "\",\"madeOn\":\"2026-07-01\",\"inputs\":[],\"storage\":{\"light\":\"" + light
+                + "\",\"temperatureC\":" + celsius + ",\"headspaceFraction\":0.05}}";
+    }
+
+    private static String dose(int amount, String unit) {
+        return "{\"product\":{\"driedEquivalentGPerMl\":{\"low\":0.18,\"high\":0.2},\"strengthPercent\":45},"
+                + "\"perDose\":{\"amount\":" + amount + ",\"unit\":\"" + unit + "\"},\"timesPerDay\":3,"
+                + "\"card\":{\"lowGPerDay\":1,\"highGPerDay\":9},\"person\":{\"ageYears\":40}}";
+    }
+
     @DataProvider
     public Object[][] calculators() {
         return new Object[][] {
@@ -82,6 +93,33 @@ public class FindingsRaisedTest extends ServerTest {
                 "tea",
                 "{\"wantedMl\":500,\"herbs\":[{\"name\":\"a\",\"form\":\"ROOT\",\"massG\":10}],\"purpose\":\"DRINK\"}",
                 "TEA_KEEPS"
+            },
+            {
+                "tea",
+                "{\"wantedMl\":500,\"herbs\":[{\"name\":\"a\",\"form\":\"ROOT\",\"massG\":10}],\"purpose\":\"DRINK\","
+                        + "\"strengthGPerL\":50}",
+                "STRENGTH_CONTRADICTS_MASS"
+            },
+            {"salve", salve("STICK", "beeswax", 40), "WAX_AT_LIMIT"},
+            {
+                "tincture/menstruum",
+                "{\"kind\":\"WINE\",\"herbs\":[" + HERB + "],\"ratio\":5,\"figurePercent\":20}",
+                "WINE_KEEPS_A_MONTH"
+            },
+            {
+                "cream",
+                "{\"totalG\":200,\"oilFraction\":0.3,\"emulsifierFraction\":0.05,\"preservativeFraction\":0.01}",
+                "CREAM_PRESERVED"
+            },
+            {"keeping", kept("TEA", "DARK", 20), "ONLY_COLD"},
+            {"keeping", kept("TINCTURE", "BRIGHT", 15), "KEPT_IN_LIGHT"},
+            {"dose", dose(40, "DROP"), "DROPPER_UNCALIBRATED"},
+            {"dose", dose(1, "ML"), "DOSE_BELOW_CARD"},
+            {
+                "dose/course",
+                "{\"startOn\":\"2026-07-01\",\"perDoseMl\":2,\"timesPerDay\":3,\"courseDays\":14,"
+                        + "\"pattern\":{\"kind\":\"AS_NEEDED\",\"everyHours\":6}}",
+                "AS_NEEDED_MOST"
             },
         };
     }

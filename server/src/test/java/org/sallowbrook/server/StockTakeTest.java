@@ -304,6 +304,28 @@ public class StockTakeTest extends ServerTest {
         return ilse.get("/api/calendar/today").expect(200).body().path("tasks").toString();
     }
 
+    /** Of a doubt everything is told, a jar that steeps as well as what stands on the shelf. */
+    @Test
+    public void afterADoubtAllThatCameOfItIsToldToday() {
+        UUID herb = bought(ilse, "LEAF", 50, 20);
+        UUID batch = id();
+        ilse.post("/api/making/batches", chain.tincture(batch, herb, 20)).expect(200);
+        ilse.change(
+                        "POST",
+                        "/api/tracing/lots/" + herb + "/doubt",
+                        Map.of("reason", "a seed head of something else"),
+                        lot(herb).path("version"))
+                .expect(200);
+        assertThat(ilse.get("/api/calendar/today")
+                        .expect(200)
+                        .body()
+                        .path("tasks")
+                        .valueStream()
+                        .filter(t -> t.path("kind").asString().equals("SET_ASIDE"))
+                        .map(t -> t.path("subjectId").asString()))
+                .contains(herb.toString(), batch.toString());
+    }
+
     @Test
     public void whatGoesFastRunsOutFirst() {
         UUID root = bought(ilse, "ROOT", 50, 20);

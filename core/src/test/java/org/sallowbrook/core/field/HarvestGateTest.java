@@ -140,6 +140,33 @@ public class HarvestGateTest {
         assertThat(from(SURE, site)).containsExactly(code);
     }
 
+    /** A household that picks only where there is plenty is told of a fair stand. */
+    @Test
+    public void whoPicksWhereThereIsPlentyIsToldWhereThereIsNot() {
+        Site fair = new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.FAIR, false, null);
+        List<String> codes = HarvestGate.check(new HarvestGate.Request(
+                        HERB,
+                        Taxon.Part.HERB,
+                        SURE,
+                        fair,
+                        LifeStage.FLOWERING,
+                        DAY,
+                        null,
+                        null,
+                        0.05,
+                        0,
+                        TELLS,
+                        List.of(),
+                        false,
+                        HarvestGate.Season.UNKNOWN,
+                        Schools.USUAL.with(School.FIXED_SHARE)))
+                .stream()
+                .map(Finding::code)
+                .toList();
+        assertThat(codes).doesNotContain("NOT_PLENTIFUL");
+        assertThat(from(SURE, fair)).containsExactly("NOT_PLENTIFUL");
+    }
+
     @Test
     public void aMixedStandIsPickedPieceByPiece() {
         Site mixed = new Site(Site.Ground.CLEAN, Site.Permission.GIVEN, Site.Plenty.PLENTIFUL, false, "hemlock");

@@ -32,7 +32,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> invalid(InvalidInput e) {
-        return of(HttpStatus.BAD_REQUEST, "Some fields are wrong.", "errors", e.violations());
+        return of(
+                HttpStatus.BAD_REQUEST,
+                "Nothing was saved yet: see what is said at each field.",
+                "errors",
+                e.violations());
     }
 
     @ExceptionHandler
@@ -74,7 +78,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 ? of(HttpStatus.NOT_FOUND, "There is no such thing.", null, null)
                 : of(
                         HttpStatus.BAD_REQUEST,
-                        "Some fields are wrong.",
+                        "Nothing was saved yet: see what is said at each field.",
                         "errors",
                         List.of(new InvalidInput.Violation(e.getName(), "has a value that does not fit")));
     }

@@ -35,8 +35,13 @@ interface Lots extends JpaRepository<Lot, UUID> {
 
     /** What must be set aside, or used up by a day; and jars whose desiccant was put in before one. */
     @Query("select l from Lot l where l.remaining > 0 and (l.desiccantOn <= :desiccantBefore"
-            + " or l.stage in :stages and (l.state = :setAside or l.bestBefore <= :until))")
-    List<Lot> toSee(Collection<Stage> stages, Product.State setAside, LocalDate until, LocalDate desiccantBefore);
+            + " or l.state = :setAside and l.stage <> :without or l.stage in :stages and l.bestBefore <= :until)")
+    List<Lot> toSee(
+            Collection<Stage> stages,
+            Stage without,
+            Product.State setAside,
+            LocalDate until,
+            LocalDate desiccantBefore);
 
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);

@@ -125,7 +125,7 @@ public class ShelfService implements UsesTaxon, DueSource {
         List<Due> due = new ArrayList<>();
         LocalDate usedUpBy = span.to().plusDays(USE_UP_DAYS);
         LocalDate desiccantBefore = span.to().minusDays(DESICCANT_DAYS);
-        List<Lot> toSee = lots.toSee(KEPT, Product.State.QUARANTINED, usedUpBy, desiccantBefore);
+        List<Lot> toSee = lots.toSee(KEPT, Stage.STAND, Product.State.QUARANTINED, usedUpBy, desiccantBefore);
         for (Lot lot : toSee) {
             LocalDate put = lot.desiccantOn;
             if (put == null || put.isAfter(desiccantBefore)) {
@@ -152,8 +152,12 @@ public class ShelfService implements UsesTaxon, DueSource {
         for (Lot lot : toSee) {
             LocalDate best = lot.bestBefore;
             boolean aside = lot.state == Product.State.QUARANTINED;
-            if (!aside && (lot.state == Product.State.DESTROYED || best == null || best.isAfter(usedUpBy))
-                    || !KEPT.contains(lot.stage)) {
+            // Set aside is whatever it is, a rest in the pot and a basket too; used up is what stands on the shelf.
+            if (!aside
+                    && (lot.state == Product.State.DESTROYED
+                            || best == null
+                            || best.isAfter(usedUpBy)
+                            || !KEPT.contains(lot.stage))) {
                 continue;
             }
             boolean expired = best != null && span.today().isAfter(best);
