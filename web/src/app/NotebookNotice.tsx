@@ -7,6 +7,7 @@ import { packQuietly } from '../field/pack'
 // What lies on the device is sent from any page, so all that can lie there is known on every page.
 import '../drying/commands'
 import '../field/commands'
+import '../notes/commands'
 import { nowIso } from '../ui/clock'
 import { useNotebook } from '../ui/notebook'
 import { NEWER, takeNewer } from './install'

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { WriteNote } from '../notes/WriteNote'
 import { useOutThere } from '../notes/queries'
@@ -15,6 +15,18 @@ import { useWeather, Weather } from './Weather'
 import { OF_NOTEBOOK } from '../ui/kept'
 import { Only } from '../ui/may'
 
+const PATIENCE_MS = 1_200
+
+/** Whether the page has stood here for so long. */
+function useWaited(ms: number) {
+  const [waited, setWaited] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setWaited(true), ms)
+    return () => clearTimeout(timer)
+  }, [ms])
+  return waited
+}
+
 export function Field() {
   const stands = useStands()
   const [params, setParams] = useSearchParams()
@@ -27,9 +39,10 @@ export function Field() {
     setOpened(what)
     if (params.size > 0) setParams({}, { replace: true })
   }
-  // All at once: what comes later would push what is being read.
+  // All at once: what comes later would push what is being read. Where a line hangs nobody waits for it, though.
   const parts = [stands, useGround(), useSeason(), useWeather(7), useOutThere()]
-  const settled = parts.every((q) => !q.isPending)
+  const waited = useWaited(PATIENCE_MS)
+  const settled = parts.every((q) => !q.isPending) || (waited && !stands.isPending)
   return (
     <Page
       title="Field"

@@ -152,13 +152,15 @@ function useStandSaved({
     const back = { path: '/field', form: draft, fields: { id, values: v } }
     const { sent } = await carry(addStand, body, `A new stand: ${v.name}`, back)
     if (sent && note) await ofTheStand(note, id)
+    // At once: what is read anew after it may hang as well.
+    if (!sent) setWaits(true)
     return sent
   }
   const save = useSaved(
     'field',
     draft,
     ({ v, version }: { v: Values; version: number }) => send(v, version),
-    (sent) => (sent ? onDone() : setWaits(true)),
+    (sent) => sent && onDone(),
   )
   return { save, second, waits }
 }

@@ -114,10 +114,11 @@ public class ViewsTest extends InBrowser {
         choose("Taken for", "meadowsweet");
         page.route("**/api/field/stands", route -> route.abort());
         button("Save the stand").click();
-        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("does not answer");
-        assertThat(field("Name of the stand")).hasValue("Typed on the moor");
+        assertThat(main()).containsText("Kept on this device");
         page.unroute("**/api/field/stands");
-        button("Save the stand").click();
+        go("/field/notebook");
+        assertThat(main()).containsText("Nothing waits here");
+        go("/field");
         // In the list, and in the season for each part of it.
         assertThat(link("Typed on the moor").first()).isVisible();
         Object kept = page.evaluate("async () => (await (await fetch('/api/field/stands')).json())"

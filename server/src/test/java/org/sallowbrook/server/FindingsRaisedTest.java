@@ -100,7 +100,7 @@ public class FindingsRaisedTest extends ServerTest {
                         + "\"strengthGPerL\":50}",
                 "STRENGTH_CONTRADICTS_MASS"
             },
-            {"salve", salve("STICK", "beeswax", 40), "WAX_AT_LIMIT"},
+            {"salve", salve("SOFT", "beeswax", -20), "WAX_AT_LIMIT"},
             {
                 "tincture/menstruum",
                 "{\"kind\":\"WINE\",\"herbs\":[" + HERB + "],\"ratio\":5,\"figurePercent\":20}",

@@ -190,6 +190,8 @@ public class StockTakeTest extends ServerTest {
         }
         assertThat(part.path("herbs").get(0).path("driedG").asDouble()).isCloseTo(20, within(1e-6));
         assertThat(part.path("code")).isNotEqualTo(lot(lot).path("code"));
+        assertThat(count(first, id(), 60, "more than was filled").expect(400).wrongFields())
+                .containsExactly("amount");
         // Sent again it fills no fourth.
         split(lot, first, 20, 3).expect(200);
         assertThat(lot(lot).path("remaining").asDouble()).isEqualTo(30);

@@ -124,6 +124,9 @@ public final class Complaint {
     /** As like as this to those that can't wait, what a rule would let wait until today does not wait. */
     private static final double LIKE_NOW = 0.5;
 
+    /** A rule that knows whom to ask for it, as for a rash from a plant, is overruled by a likeness as near as this only. */
+    private static final double SURELY_NOW = 0.9;
+
     /** As like as this to those of the same day or sooner, what a rule would let wait for days doesn't wait so long. */
     private static final double LIKE_TODAY = 0.6;
 
@@ -218,11 +221,10 @@ public final class Complaint {
                     heard.now() > Math.max(heard.today(), heard.soon())
                             ? Urgency.NOW
                             : heard.today() > heard.soon() ? Urgency.TODAY : Urgency.SOON);
-        } else if (most != Urgency.NOW && heard.now() >= LIKE_NOW) {
+        } else if (most != Urgency.NOW
+                && heard.now() >= (most == Urgency.ASK && !byRule.isEmpty() ? SURELY_NOW : LIKE_NOW)) {
             like = notPlaced(Urgency.NOW);
-        } else if (!byRule.isEmpty()
-                && most.compareTo(Urgency.TODAY) > 0
-                && heard.now() + heard.today() >= LIKE_TODAY) {
+        } else if (most == Urgency.SOON && heard.now() + heard.today() >= LIKE_TODAY) {
             like = notPlaced(Urgency.TODAY);
         } else {
             return byRule;

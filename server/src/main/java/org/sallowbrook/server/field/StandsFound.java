@@ -1,7 +1,7 @@
 package org.sallowbrook.server.field;
 
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Past;
 import org.springframework.core.annotation.Order;
@@ -32,8 +32,10 @@ class StandsFound implements FindSource {
     }
 
     @Override
-    public Optional<Hit> named(String id) {
-        return idOf(id).flatMap(stands::findById).map(StandsFound::hit);
+    public List<Hit> named(Collection<String> ids) {
+        return stands.findAllById(FindSource.uuids(ids)).stream()
+                .map(StandsFound::hit)
+                .toList();
     }
 
     private static Hit hit(Stand s) {

@@ -1,7 +1,7 @@
 package org.sallowbrook.server.herbarium;
 
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.sallowbrook.core.herbarium.Found;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.server.platform.FindSource;
@@ -33,11 +33,11 @@ class PlantsFound implements FindSource {
     }
 
     @Override
-    public Optional<Hit> named(String id) {
+    public List<Hit> named(Collection<String> ids) {
         return herbarium.herbarium().taxa().stream()
-                .filter(t -> t.id().equals(id))
-                .findFirst()
-                .map(t -> new Hit(Kind.PLANT, t.id(), t.commonName(), t.name(), false));
+                .filter(t -> ids.contains(t.id()))
+                .map(t -> new Hit(Kind.PLANT, t.id(), t.commonName(), t.name(), false))
+                .toList();
     }
 
     private static Hit hit(Found found) {

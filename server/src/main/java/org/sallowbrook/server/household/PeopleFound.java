@@ -1,8 +1,8 @@
 package org.sallowbrook.server.household;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.sallowbrook.server.platform.FindSource;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -34,8 +34,10 @@ class PeopleFound implements FindSource {
     }
 
     @Override
-    public Optional<Hit> named(String id) {
-        return idOf(id).flatMap(people::findById).map(PeopleFound::hit);
+    public List<Hit> named(Collection<String> ids) {
+        return people.findAllById(FindSource.uuids(ids)).stream()
+                .map(PeopleFound::hit)
+                .toList();
     }
 
     private static Hit hit(PersonEntity p) {

@@ -3,8 +3,10 @@ package org.sallowbrook.server.notes;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -271,15 +273,28 @@ public class NoteService {
 
     private FindSource.Hit of(FindSource.Thing about, String id) {
         FindSource room = rooms.get(about);
-        return (room == null ? java.util.Optional.<FindSource.Hit>empty() : room.named(id))
-                .orElseThrow(() -> new Problem.NotFound("thing this note is about"));
+        return (room == null ? List.<FindSource.Hit>of() : room.named(List.of(id)))
+                .stream().findFirst().orElseThrow(() -> new Problem.NotFound("thing this note is about"));
     }
 
-    FindSource.@Nullable Hit thingOf(NoteEntity note) {
-        FindSource room = note.about == null ? null : rooms.get(note.about);
-        return room == null || note.aboutId == null
-                ? null
-                : room.named(note.aboutId).orElse(null);
+    /** What these are about, by the id of the note; each room is asked once. */
+    Map<UUID, FindSource.Hit> things(Collection<NoteEntity> of) {
+        Map<FindSource.Thing, Map<String, List<NoteEntity>>> about = new EnumMap<>(FindSource.Thing.class);
+        for (NoteEntity note : of) {
+            if (note.about != null && note.aboutId != null) {
+                about.computeIfAbsent(note.about, a -> new HashMap<>())
+                        .computeIfAbsent(note.aboutId, i -> new ArrayList<>())
+                        .add(note);
+            }
+        }
+        Map<UUID, FindSource.Hit> things = new HashMap<>();
+        about.forEach((thing, byId) -> {
+            FindSource room = rooms.get(thing);
+            for (FindSource.Hit hit : room == null ? List.<FindSource.Hit>of() : room.named(byId.keySet())) {
+                byId.getOrDefault(hit.id(), List.of()).forEach(n -> things.put(n.id, hit));
+            }
+        });
+        return things;
     }
 
     @Nullable
@@ -309,6 +324,7 @@ public class NoteService {
 
     private List<NoteView> views(List<NoteEntity> all) {
         List<ComeBack.Night> nights = nights(all);
+        Map<UUID, FindSource.Hit> things = things(all);
         Map<UUID, List<NotePictures.Framed>> shown = all.isEmpty()
                 ? Map.of()
                 : pictures.of(all.stream().map(n -> n.id).toList()).stream()
@@ -318,7 +334,7 @@ public class NoteService {
                         n.id,
                         n.version == null ? 0 : n.version,
                         n.about,
-                        thingOf(n),
+                        things.get(n.id),
                         n.onDay,
                         n.writtenAt,
                         n.writtenBy,

@@ -1,8 +1,11 @@
 package org.sallowbrook.server.notes;
 
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.notes.ComeBack;
 import org.sallowbrook.server.platform.Due;
 import org.sallowbrook.server.platform.DueSource;
@@ -29,16 +32,22 @@ class NotesDue implements DueSource {
     public List<Due> due(Span span) {
         List<NoteEntity> waiting = notes.waiting(Limit.of(MOST));
         List<ComeBack.Night> nights = service.nights(waiting);
-        return waiting.stream()
-                .flatMap(n -> {
-                    LocalDate on = service.due(n, nights);
-                    return on == null || !span.holds(on) ? Stream.empty() : Stream.of(due(n, on, span));
-                })
+        Map<UUID, LocalDate> on = new LinkedHashMap<>();
+        for (NoteEntity note : waiting) {
+            LocalDate day = service.due(note, nights);
+            if (day != null && span.holds(day)) {
+                on.put(note.id, day);
+            }
+        }
+        List<NoteEntity> due =
+                waiting.stream().filter(n -> on.containsKey(n.id)).toList();
+        Map<UUID, FindSource.Hit> things = service.things(due);
+        return due.stream()
+                .map(n -> due(n, things.get(n.id), on.getOrDefault(n.id, span.today()), span))
                 .toList();
     }
 
-    private Due due(NoteEntity note, LocalDate on, Span span) {
-        FindSource.Hit thing = service.thingOf(note);
+    private Due due(NoteEntity note, FindSource.@Nullable Hit thing, LocalDate on, Span span) {
         String where = thing != null ? thing.name() : note.place;
         return new Due(
                 Due.Kind.COME_BACK,

@@ -1,7 +1,7 @@
 package org.sallowbrook.server.notes;
 
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Past;
@@ -33,10 +33,11 @@ class NotesFound implements FindSource {
     }
 
     @Override
-    public Optional<Hit> named(String id) {
-        return idOf(id).flatMap(notes::findById)
+    public List<Hit> named(Collection<String> ids) {
+        return notes.findAllById(FindSource.uuids(ids)).stream()
                 .filter(n -> n.thrownAwayAt == null)
-                .map(NotesFound::hit);
+                .map(NotesFound::hit)
+                .toList();
     }
 
     private static Hit hit(NoteEntity note) {

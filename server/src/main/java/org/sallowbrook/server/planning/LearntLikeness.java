@@ -61,12 +61,19 @@ public class LearntLikeness implements Likeness {
         List<String> telling = Lexicon.tokens(words).stream()
                 .filter(w -> !english.test(w) || bases(w).anyMatch(learnt.heard()::contains))
                 .toList();
-        if (notions.isEmpty() && telling.stream().allMatch(Lexicon::weightless)) {
+        long said = weighty(Lexicon.tokens(words));
+        long known = weighty(telling);
+        // Of words that were mostly never said before nobody knows what they are like.
+        if (known * 2 < said || known == 0 && notions.isEmpty()) {
             return Optional.empty();
         }
         Map<String, Double> score =
                 new DocumentCategorizerME(learnt.model()).scoreMap(ComplaintFeatures.said(telling, notions));
         return Optional.of(new Heard(score.get("NOW"), score.get("TODAY"), score.get("SOON")));
+    }
+
+    private static long weighty(List<String> words) {
+        return words.stream().filter(w -> !Lexicon.weightless(w)).count();
     }
 
     private Stream<String> bases(String word) {

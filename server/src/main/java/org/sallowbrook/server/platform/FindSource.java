@@ -1,7 +1,8 @@
 package org.sallowbrook.server.platform;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 
 /** A room that holds things people look for by name. */
@@ -42,15 +43,20 @@ public interface FindSource {
 
     Thing holds();
 
-    /** One by its id, over or not. */
-    Optional<Hit> named(String id);
+    /** Those there are of these ids, over or not, each read at once with the others. */
+    List<Hit> named(Collection<String> ids);
 
-    /** Empty for what is no id. */
-    default Optional<UUID> idOf(String id) {
-        try {
-            return Optional.of(UUID.fromString(id));
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();
+    /** Without what is no id. */
+    static List<UUID> uuids(Collection<String> ids) {
+        List<UUID> uuids = new ArrayList<>();
+        for (String id : ids) {
+            try {
+                uuids.add(UUID.fromString(id));
+            } catch (IllegalArgumentException e) {
+                // It names nothing.
+                continue;
+            }
         }
+        return uuids;
     }
 }

@@ -1,7 +1,7 @@
 package org.sallowbrook.server.shelf;
 
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Past;
@@ -34,10 +34,11 @@ class LotsFound implements FindSource {
     }
 
     @Override
-    public Optional<Hit> named(String id) {
-        return idOf(id).flatMap(lots::findById)
+    public List<Hit> named(Collection<String> ids) {
+        return lots.findAllById(FindSource.uuids(ids)).stream()
                 .filter(l -> l.stage != Stage.STAND)
-                .map(LotsFound::hit);
+                .map(LotsFound::hit)
+                .toList();
     }
 
     private static Hit hit(Lot l) {

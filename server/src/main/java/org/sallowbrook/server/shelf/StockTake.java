@@ -191,15 +191,17 @@ public class StockTake {
             throw new Problem.Conflict(lot.name + " (" + lot.code + ") was struck out as never filled. What is in it"
                     + " came from somewhere: fill another from its jar, or put it down as what it is.");
         }
-        double most = lot.stage == Stage.STOCK ? MOST_OF_ANYTHING : lot.amount;
-        boolean over = lot.stage == Stage.STOCK && request.amount() > lot.amount * (1 + SCALE);
+        // What was filled out of another jar holds what was filled, as a bottle does.
+        boolean open = lot.stage == Stage.STOCK && lot.splitFrom == null;
+        double most = open ? MOST_OF_ANYTHING : lot.amount;
+        boolean over = open && request.amount() > lot.amount * (1 + SCALE);
         boolean far = Math.abs(request.amount() - lot.remaining) > FAR * lot.amount;
         LocalDate today = people.today();
         Checks.begin()
                 .that(
                         request.amount() >= 0 && request.amount() <= most,
                         "amount",
-                        lot.stage == Stage.STOCK
+                        open
                                 ? "must be at least 0"
                                 : "must be at most the " + Words.figure(lot.amount) + " " + lot.unit
                                         + " that went into it")
