@@ -118,12 +118,20 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
             Back
           </Button>
           {step && (
-            <Button className="min-h-16! flex-1 text-xl" onClick={() => setDiffers(!differs)}>
+            <Button
+              className="min-h-16! flex-1 text-xl whitespace-nowrap"
+              onClick={() => setDiffers(!differs)}
+            >
               {differs ? 'As it says after all' : 'It was different'}
             </Button>
           )}
           {step && (
-            <Button kind="main" className="min-h-16! flex-[2] text-xl" disabled={isPending} onClick={advance}>
+            <Button
+              kind="main"
+              className="min-h-16! grow-2 basis-full text-xl sm:basis-0"
+              disabled={isPending}
+              onClick={advance}
+            >
               Next step
             </Button>
           )}

@@ -22,9 +22,10 @@ export function LastTime({ form, called }: { form: Schemas['Planned']['form']; c
       <ul>
         {notes.data.map((n) => (
           <li key={n.id} className="text-sm">
-            {[n.words, n.seen.colour, n.seen.clarity, n.seen.smell, n.seen.feel, n.seen.taste]
+            {n.words}{' '}
+            {[n.seen.colour, n.seen.clarity, n.seen.smell, n.seen.feel, n.seen.taste]
               .filter(Boolean)
-              .join('; ')}{' '}
+              .join(', ')}{' '}
             <span className="text-soft">
               {date(n.day)}
               {n.thing && (

@@ -31,6 +31,7 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
         )}
         {lot.remaining > 0 &&
           lot.state === 'USABLE' &&
+          !lot.expired &&
           lot.piece == null &&
           (lot.stage === 'STOCK' || lot.stage === 'FILLED') && (
             <Button onClick={toggles('split')}>{open === 'split' ? 'Cancel' : 'Into other jars'}</Button>

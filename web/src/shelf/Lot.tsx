@@ -65,7 +65,7 @@ function LotPage({ lot }: { lot: LotView }) {
       <div className="mb-3">
         <TakenBack subject={lot.id} />
       </div>
-      <div className="grid gap-4 lg:grid-cols-[16rem_1fr_1fr]">
+      <div className="grid items-start gap-4 lg:grid-cols-[16rem_1fr_1fr]">
         {lot.stage === 'HARVEST' ? (
           <Basket
             full={lot.amount > 0 ? lot.remaining / lot.amount : 0}
