@@ -3,7 +3,7 @@ import { api, ask, ifMatch, refusedBy, type Schemas } from '../api/client'
 import { useTaxa } from '../herbarium/queries'
 import { carry } from '../api/outbox'
 import { Here } from '../notes/Here'
-import { useNote, type Note } from '../notes/queries'
+import { changeNote, useNote, type Note } from '../notes/queries'
 import { useFormOfNotebook, useKept, useKeptId } from '../ui/kept'
 import { KeptHere } from '../ui/KeptHere'
 import { Unsaved } from '../ui/Unsaved'
@@ -53,27 +53,6 @@ const say = (field: string, value: unknown): string => {
 }
 
 const MOST_LETTERS = 120
-
-/** The note goes with the stand that was made of it. */
-const ofTheStand = (n: Note, standId: string) =>
-  ask(
-    api.PUT('/api/notes/{id}', {
-      params: { path: { id: n.id }, header: ifMatch(n.version) },
-      body: {
-        id: n.id,
-        about: 'STAND',
-        aboutId: standId,
-        day: n.day,
-        words: n.words,
-        seen: n.seen,
-        place: n.place,
-        latitude: n.latitude,
-        longitude: n.longitude,
-        comeBack: n.comeBack ? { when: n.comeBack, on: n.comeBack === 'DAY' ? n.due : undefined } : undefined,
-        pictured: n.pictures.length > 0,
-      },
-    }),
-  )
 
 const GROUND = [
   { value: 'CLEAN', label: 'clean' },
@@ -151,7 +130,8 @@ function useStandSaved({
     }
     const back = { path: '/field', form: draft, fields: { id, values: v } }
     const { sent } = await carry(addStand, body, `A new stand: ${v.name}`, back)
-    if (sent && note) await ofTheStand(note, id)
+    // The note goes with the stand that was made of it.
+    if (sent && note) await changeNote(note, { about: 'STAND', aboutId: id })
     // At once: what is read anew after it may hang as well.
     if (!sent) setWaits(true)
     return sent

@@ -1,14 +1,14 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, ask } from '../api/client'
+import { api, ask, errorAt } from '../api/client'
 import { useCommand } from '../ui/command'
-import { Button, ButtonLink } from '../ui/controls'
+import { Button, ButtonLink, TextArea } from '../ui/controls'
 import { COME_BACK } from '../ui/dictionary'
 import { Only } from '../ui/may'
 import { Empty, ProblemNotice, Section } from '../ui/page'
 import { addressOf } from '../ui/places'
 import { date } from '../ui/words'
-import { useNotes, type Note, type Thing } from './queries'
+import { changeNote, useNotes, type Note, type Thing } from './queries'
 import { WriteNote } from './WriteNote'
 
 /** What was written down about a thing, and a line to write the next. */
@@ -51,6 +51,7 @@ const SEEN = ['colour', 'clarity', 'smell', 'feel', 'taste'] as const
 /** @param named whether it says what it is about */
 export function NoteRow({ note, named }: { note: Note; named: boolean }) {
   const [thrown, setThrown] = useState(false)
+  const [changing, setChanging] = useState(false)
   const path = { path: { id: note.id } }
   const throwAway = useCommand([], {
     mutationFn: () => ask(api.DELETE('/api/notes/{id}', { params: path })),
@@ -89,12 +90,21 @@ export function NoteRow({ note, named }: { note: Note; named: boolean }) {
           {note.latitude != null && ' · on the map'}
         </span>
         <Only deed="record">
-          <button type="button" className="min-h-6 underline" onClick={() => throwAway.mutate()}>
-            throw away
-          </button>
+          <span className="flex gap-3">
+            <button type="button" className="min-h-6 underline" onClick={() => setChanging(!changing)}>
+              {changing ? 'as it was' : 'change'}
+            </button>
+            <button type="button" className="min-h-6 underline" onClick={() => throwAway.mutate()}>
+              throw away
+            </button>
+          </span>
         </Only>
       </p>
-      {note.words && <p className="break-words whitespace-pre-line">{note.words}</p>}
+      {changing ? (
+        <Words key={note.version} note={note} onDone={() => setChanging(false)} />
+      ) : (
+        note.words && <p className="break-words whitespace-pre-line">{note.words}</p>
+      )}
       {seen.length > 0 && (
         <p className="text-sm">
           {seen.map((s, i) => (
@@ -131,6 +141,33 @@ export function NoteRow({ note, named }: { note: Note; named: boolean }) {
       )}
       <ProblemNotice error={throwAway.error} />
     </li>
+  )
+}
+
+/** Its words, put right where they stand. */
+function Words({ note, onDone }: { note: Note; onDone: () => void }) {
+  const [words, setWords] = useState(note.words)
+  const save = useCommand('notes', { mutationFn: () => changeNote(note, { words }), after: onDone })
+  return (
+    <form
+      className="my-1 space-y-2"
+      onSubmit={(e) => {
+        e.preventDefault()
+        save.mutate()
+      }}
+    >
+      <TextArea
+        label={`The note of ${date(note.day)}`}
+        rows={3}
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+        error={errorAt(save.error, 'words')}
+      />
+      <ProblemNotice error={save.error} />
+      <Button type="submit" disabled={save.isPending}>
+        Keep it so
+      </Button>
+    </form>
   )
 }
 

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { api, ask, type Schemas } from '../api/client'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
 
 export type Note = Schemas['NoteView']
 export type About = NonNullable<Schemas['NoteRequest']['about']>
@@ -35,3 +35,28 @@ export const useNote = (id: string) =>
 /** What waits to be gone back to, and what has a place of its own. */
 export const useOutThere = () =>
   useQuery({ queryKey: ['notes', 'out-there'], queryFn: () => ask(api.GET('/api/notes/out-there')) })
+
+/** All of it as it is, but for what is said here. */
+export const changeNote = (
+  n: Note,
+  changes: Partial<Pick<Schemas['NoteRequest'], 'words' | 'about' | 'aboutId'>>,
+) =>
+  ask(
+    api.PUT('/api/notes/{id}', {
+      params: { path: { id: n.id }, header: ifMatch(n.version) },
+      body: {
+        id: n.id,
+        about: n.thing ? n.about : undefined,
+        aboutId: n.thing?.id,
+        day: n.day,
+        words: n.words,
+        seen: n.seen,
+        place: n.place,
+        latitude: n.latitude,
+        longitude: n.longitude,
+        comeBack: n.comeBack ? { when: n.comeBack, on: n.comeBack === 'DAY' ? n.due : undefined } : undefined,
+        pictured: n.pictures.length > 0,
+        ...changes,
+      },
+    }),
+  )

@@ -575,7 +575,10 @@ public class IdentifyTest extends InBrowser {
         button("Change this card").click();
         button("Change drying temperature of the herb").click();
         field("drying temperature of the herb").fill("39");
-        button("Keep").click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Keep").setExact(true))
+                .click();
         assertThat(page.locator("main")).containsText("39 °C");
         Locator mark = page.getByRole(
                         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Source 1: ")))

@@ -73,6 +73,10 @@ public class NotesTest extends OnAPhone {
         row.getByText("Been there", new Locator.GetByTextOptions().setExact(true))
                 .click();
         assertThat(row).containsText("been there again");
+        row.getByText("change", new Locator.GetByTextOptions().setExact(true)).click();
+        row.getByLabel(Pattern.compile("^The note of")).fill("tight buds, a few open");
+        row.getByText("Keep it so").click();
+        assertThat(row).containsText("a few open");
         row.getByText("throw away").click();
         assertThat(notes()).containsText("Thrown away.");
         notes().getByText("Take it back").click();

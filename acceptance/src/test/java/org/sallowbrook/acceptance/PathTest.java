@@ -256,7 +256,7 @@ public class PathTest extends InBrowser {
         assertThat(button("Shaken: Shake Meadowsweet tincture, third")).hasCount(0);
         button("Taken: Ilse Varga-Holm: Meadowsweet tincture").click();
         assertThat(page.getByText("dose 3 of 3")).isVisible();
-        button("Used up: Past its date: small-leaved lime, flower").click();
+        button("Thrown away: Past its date: small-leaved lime, flower").click();
         assertThat(page.getByText("Past its date: small-leaved lime")).hasCount(0);
         Locator weigh = button("Weigh: Weigh pot marigold on Scullery line");
         if (weigh.count() > 0) {
