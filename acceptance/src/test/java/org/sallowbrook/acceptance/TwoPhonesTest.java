@@ -74,7 +74,7 @@ public class TwoPhonesTest extends OnAPhone {
             openStand(MELILOT);
             button("First fruit").click();
             assertThat(main()).containsText("Kept on this device");
-            harvestByEye("in flower", "a full basket", "25");
+            harvestByEye("in flower", "a full basket", "15");
         }
         for (BrowserContext phone : List.of(ilses, tams)) {
             inHand(phone);
