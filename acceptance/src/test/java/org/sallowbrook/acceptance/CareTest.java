@@ -110,7 +110,7 @@ public class CareTest extends InBrowser {
         assertThat(section("Not borne by")).containsText("Tam Holm");
         assertThat(section("Not borne by")).containsText("0.5 hours after");
         go("/needs");
-        field("What is it? In your own words").fill("flsh the bladder");
+        field("What is it? In your own words").fill("flush the bladder");
         button("flushing of the urinary tract").click();
         choose("For whom", "Tam Holm");
         assertThat(section("Left out for this person")).containsText("not borne");
