@@ -165,7 +165,7 @@ function More({
       </div>
       <div className="mt-2">
         <PictureField
-          label="Pictures, JPEG, PNG or WebP, up to 12 MB"
+          label="Pictures for the note, JPEG, PNG or WebP, up to 12 MB"
           chosen={pictures}
           onChange={setPictures}
           positioned={false}

@@ -123,7 +123,7 @@ public class NotesTest extends OnAPhone {
         notes().getByText("Colour, smell, feel").click();
         field("Colour").fill("like strong tea");
         page.getByLabel(Pattern.compile("^Taste")).fill("bitter at the end");
-        page.getByLabel(Pattern.compile("^Pictures, JPEG"))
+        page.getByLabel(Pattern.compile("^Pictures for the note"))
                 .setInputFiles(new FilePayload("jar.png", "image/png", png()));
         assertThat(notes()).containsText("jar.png");
         button("Keep the note").click();
