@@ -108,36 +108,65 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
         </section>
       )}
       <ProblemNotice error={done.error ?? back.error} />
-      <Only deed="record">
-        <div className="flex flex-wrap gap-3">
-          <Button
-            className="min-h-16! flex-1 text-xl"
-            disabled={k.done.length === 0 || back.isPending}
-            onClick={() => back.mutate()}
-          >
-            Back
-          </Button>
-          {step && (
-            <Button
-              className="min-h-16! flex-1 text-xl whitespace-nowrap"
-              onClick={() => setDiffers(!differs)}
-            >
-              {differs ? 'As it says after all' : 'It was different'}
-            </Button>
-          )}
-          {step && (
-            <Button
-              kind="main"
-              className="min-h-16! grow-2 basis-full text-xl sm:basis-0"
-              disabled={isPending}
-              onClick={advance}
-            >
-              Next step
-            </Button>
-          )}
-        </div>
-      </Only>
+      <Moves
+        kitchen={k}
+        step={step !== undefined}
+        back={back}
+        differs={differs}
+        setDiffers={setDiffers}
+        busy={isPending}
+        advance={advance}
+      />
     </main>
+  )
+}
+
+/** On, back, and that it was done otherwise. */
+function Moves({
+  kitchen: k,
+  step,
+  back,
+  differs,
+  setDiffers,
+  busy,
+  advance,
+}: {
+  kitchen: KitchenView
+  /** Whether one is left to do. */
+  step: boolean
+  back: ReturnType<typeof useSteps>['back']
+  differs: boolean
+  setDiffers: (differs: boolean) => void
+  busy: boolean
+  advance: () => void
+}) {
+  return (
+    <Only deed="record">
+      <div className="flex flex-wrap gap-3">
+        <Button
+          className="min-h-16! flex-1 text-xl"
+          disabled={k.done.length === 0 || back.isPending}
+          onClick={() => back.mutate()}
+        >
+          Back
+        </Button>
+        {step && (
+          <Button className="min-h-16! flex-1 text-xl whitespace-nowrap" onClick={() => setDiffers(!differs)}>
+            {differs ? 'As it says after all' : 'It was different'}
+          </Button>
+        )}
+        {step && (
+          <Button
+            kind="main"
+            className="min-h-16! grow-2 basis-full text-xl sm:basis-0"
+            disabled={busy}
+            onClick={advance}
+          >
+            Next step
+          </Button>
+        )}
+      </div>
+    </Only>
   )
 }
 
