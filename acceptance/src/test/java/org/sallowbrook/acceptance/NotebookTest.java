@@ -86,7 +86,7 @@ public class NotebookTest extends OnAPhone {
         heading("Notebook").waitFor();
 
         stand(NETTLES);
-        harvestByEye("in leaf", "two bags", "15");
+        harvestByEye("in leaf", "two bags", "5");
         stand(VERGE);
         harvestByEye("in flower", "a basket", "15");
         assertThat(waiting()).hasCount(5);
