@@ -53,18 +53,25 @@ export const WriteNote = only('record', function WriteNote({ of }: { of?: Thing 
   // A form of its own for each note: the next one begins with an id and fields that nothing was sent under.
   const [written, setWritten] = useState(0)
   const [kept, setKept] = useState(false)
+  const [refused, setRefused] = useState<string[]>([])
   return (
     <>
       <Form
         key={written}
         of={of}
         draft={draft}
-        onDone={(sent) => {
+        onDone={(sent, pictures) => {
           setKept(!sent)
+          setRefused(pictures)
           setWritten(written + 1)
         }}
       />
       {kept && <KeptHere />}
+      {refused.length > 0 && (
+        <p role="alert" className="text-madder text-sm">
+          The note is kept, without these pictures: {refused.join('; ')}
+        </p>
+      )}
     </>
   )
 })
@@ -76,7 +83,7 @@ function Form({
 }: {
   of: Thing | undefined
   draft: string
-  onDone: (sent: boolean) => void
+  onDone: (sent: boolean, refused: string[]) => void
 }) {
   const id = useKeptId(draft)
   const kept = useKept<Values>(draft, 'values', EMPTY)
@@ -84,21 +91,27 @@ function Form({
   const renew = useRenew('notes')
   const write = useCommand([], {
     mutationFn: async (v: Values) => {
+      const refused: string[] = []
       let { sent } = await carry(writeNote, requestOf(id, v, of, pictures), wordsOf(v, of))
       for (const p of pictures.pictures) {
-        const carried = await carry(
-          pictureOfNote,
-          { noteId: id, pictureId: p.id, file: p.file, name: p.name },
-          `A picture, ${p.name}`,
-        )
-        sent &&= carried.sent
+        try {
+          const carried = await carry(
+            pictureOfNote,
+            { noteId: id, pictureId: p.id, file: p.file, name: p.name },
+            `A picture, ${p.name}`,
+          )
+          sent &&= carried.sent
+        } catch (e) {
+          // The note is on record: sent again without its picture it would be another under the same id.
+          refused.push(`${p.name}: ${errorAt(e, 'file') ?? (e instanceof Error ? e.message : String(e))}`)
+        }
       }
-      return sent
+      return { sent, refused }
     },
-    onSuccess: async (sent) => {
+    onSuccess: async ({ sent, refused }) => {
       forget(draft)
       if (sent) await renew()
-      onDone(sent)
+      onDone(sent, refused)
     },
   })
   const f = useFields(
