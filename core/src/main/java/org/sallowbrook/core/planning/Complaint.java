@@ -125,7 +125,7 @@ public final class Complaint {
     private static final double LIKE_NOW = 0.5;
 
     /** A rule that knows whom to ask for it, as for a rash from a plant, is overruled by a likeness as near as this only. */
-    private static final double SURELY_NOW = 0.9;
+    private static final double SURELY = 0.9;
 
     /** As like as this to those of the same day or sooner, what a rule would let wait for days doesn't wait so long. */
     private static final double LIKE_TODAY = 0.6;
@@ -134,7 +134,7 @@ public final class Complaint {
      * As little like them as this, what a rule would send to a doctor is said without alarm: still no plant is proposed. What
      * can't wait stays as the rule has it.
      */
-    private static final double UNLIKE = 0.7;
+    private static final double UNLIKE = 0.35;
 
     private static final String NOT_PLACED_NAME = "something grave, by the way it is said";
     private static final String NOT_PLACED_TELL = "when it began, whether it came suddenly, what else is noticed.";
@@ -222,9 +222,10 @@ public final class Complaint {
                             ? Urgency.NOW
                             : heard.today() > heard.soon() ? Urgency.TODAY : Urgency.SOON);
         } else if (most != Urgency.NOW
-                && heard.now() >= (most == Urgency.ASK && !byRule.isEmpty() ? SURELY_NOW : LIKE_NOW)) {
+                && heard.now() >= (most == Urgency.ASK && !byRule.isEmpty() ? SURELY : LIKE_NOW)) {
             like = notPlaced(Urgency.NOW);
-        } else if (most == Urgency.SOON && heard.now() + heard.today() >= LIKE_TODAY) {
+        } else if (most.compareTo(Urgency.TODAY) > 0
+                && heard.now() + heard.today() >= (most == Urgency.ASK ? SURELY : LIKE_TODAY)) {
             like = notPlaced(Urgency.TODAY);
         } else {
             return byRule;

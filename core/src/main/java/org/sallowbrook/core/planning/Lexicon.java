@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.apache.commons.codec.language.DoubleMetaphone;
 
 /**
@@ -108,20 +109,26 @@ public final class Lexicon {
     }
 
     public Read read(String sentence) {
-        String text = " " + String.join(" ", tokens(sentence)) + " ";
+        String text = spaced(sentence);
+        // "Pressure in the chest, cold sweat" is no chest cold: what takes words away must stand between two stops.
+        String parts = Arrays.stream(sentence.split("[,;.:?!]+"))
+                .map(Lexicon::spaced)
+                .collect(Collectors.joining("|"));
         Set<String> found = new LinkedHashSet<>();
         int said = 0;
         int known = 0;
         for (Map.Entry<String, Set<String>> saying : sayings.entrySet()) {
             String wanted = " " + saying.getKey() + " ";
-            if (text.contains(wanted)) {
+            boolean harmless = saying.getValue().stream().allMatch(n -> n.startsWith(HARMLESS));
+            if ((harmless ? parts : text).contains(wanted)) {
                 found.addAll(saying.getValue());
                 // "Bad breath" is no bad breathing: of a harmless saying the words are not read one by one.
-                if (saying.getValue().stream().allMatch(n -> n.startsWith(HARMLESS))) {
+                if (harmless) {
                     int words = saying.getKey().split(" ").length;
                     said += words;
                     known += words;
                     text = text.replace(wanted, " | ");
+                    parts = parts.replace(wanted, " | ");
                 }
             }
         }
@@ -137,6 +144,10 @@ public final class Lexicon {
             }
         }
         return new Read(found, said, known);
+    }
+
+    private static String spaced(String sentence) {
+        return " " + String.join(" ", tokens(sentence)) + " ";
     }
 
     private Set<String> means(String token) {
