@@ -111,9 +111,8 @@ public final class Lexicon {
     public Read read(String sentence) {
         String text = spaced(sentence);
         // "Pressure in the chest, cold sweat" is no chest cold: what takes words away must stand between two stops.
-        String parts = Arrays.stream(sentence.split("[,;.:?!]+"))
-                .map(Lexicon::spaced)
-                .collect(Collectors.joining("|"));
+        String parts =
+                Arrays.stream(sentence.split("[,;.:?!]+")).map(Lexicon::spaced).collect(Collectors.joining("|"));
         Set<String> found = new LinkedHashSet<>();
         int said = 0;
         int known = 0;
