@@ -4,22 +4,11 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Random;
-import java.util.Set;
-import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
  * Breaks things while somebody writes: the application killed, PostgreSQL killed, the database away and back, the disk full. Every write
@@ -34,45 +23,36 @@ public final class Faults {
     private static final int MOST_MB = 2048;
     private static final int WRITERS = 3;
 
-    private final String base = "http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT");
     private final Path folder = Path.of(System.getenv("SALLOWBROOK_BENCH_FOLDER"));
-    private final Path jar = Path.of("server", "target", "app", "sallowbrook-app.jar");
     private final Random random = new Random(20261126);
-    /** Acknowledged ids, and how often each was sent. */
-    private final Map<UUID, Integer> acknowledged = new ConcurrentHashMap<>();
+    private final Application app = new Application(folder);
 
-    private final Set<String> unclear = ConcurrentHashMap.newKeySet();
-    private Process app;
-
-    private static int times(String name, int usual) {
+    static int times(String name, int usual) {
         String given = System.getenv(name);
         return given == null ? usual : Integer.parseInt(given);
     }
 
     public static void main(String[] args) throws Exception {
-        new Faults().run();
+        Application.instead();
+        Faults faults = new Faults();
+        String killed = faults.run();
+        String busy = new BusyStart(faults.app).run();
+        String cut = new CutShort(faults.folder).run();
+        Measurements.write("faults", killed + "\n" + busy + "\n" + cut);
     }
 
-    private void run() throws Exception {
-        // The script's own server makes room for one that is killed again and again.
-        stopTheScripts();
-        start();
-        AtomicBoolean on = new AtomicBoolean(true);
-        List<Thread> writers = new ArrayList<>();
-        for (int i = 0; i < WRITERS; i++) {
-            Thread writer = new Thread(() -> write(on));
-            writer.start();
-            writers.add(writer);
-        }
+    private String run() throws Exception {
+        Visitor reader = app.start();
+        Writers writers = new Writers(app.base, WRITERS);
         long worst = 0;
         for (int kill = 0; kill < KILLS_OF_THE_APPLICATION; kill++) {
             Thread.sleep(200 + random.nextInt(1500));
-            app.destroyForcibly().waitFor();
+            app.kill();
             long begin = System.nanoTime();
-            start();
+            reader = app.start();
             worst = Math.max(worst, System.nanoTime() - begin);
         }
-        int afterKills = acknowledged.size();
+        int afterKills = writers.acknowledged.size();
         System.out.println(KILLS_OF_THE_APPLICATION + " kills of the application: " + afterKills + " acknowledged");
         long recovery = 0;
         for (int kill = 0; kill < KILLS_OF_POSTGRES; kill++) {
@@ -80,33 +60,29 @@ public final class Faults {
             postgres("kill");
             long begin = System.nanoTime();
             postgres("start");
-            awaitWrite();
+            writers.awaitWrite();
             recovery = Math.max(recovery, System.nanoTime() - begin);
         }
         System.out.println(KILLS_OF_POSTGRES + " kills of PostgreSQL");
         // Away for a while: said so, and back by itself.
         postgres("stop");
-        HttpResponse<String> away = awayVisitor.get("/api/shelf/lots");
+        HttpResponse<String> away = reader.get("/api/shelf/lots");
         String awayWords = away.statusCode() + " " + away.body();
         postgres("start");
-        awaitWrite();
-        String full = fullDisk();
-        on.set(false);
-        for (Thread writer : writers) {
-            writer.join();
-        }
-        report(worst, recovery, awayWords, full, afterKills);
-        app.destroy();
-        app.waitFor(20, TimeUnit.SECONDS);
+        writers.awaitWrite();
+        String full = fullDisk(writers);
+        writers.stop();
+        app.stop();
+        return report(writers, worst, recovery, awayWords, full, afterKills);
     }
 
     /** Fills the small file system the database lies on, until a write is refused; then makes room again. */
-    private String fullDisk() throws IOException, InterruptedException {
+    private String fullDisk(Writers writers) throws IOException, InterruptedException {
         if (Files.getFileStore(folder).getTotalSpace() > MOST_MB * 1024L * 1024) {
             return "not tried: the folder is not on a small file system (root is needed to make one)";
         }
         Path filler = folder.resolve("filler");
-        int before = acknowledged.size();
+        int before = writers.acknowledged.size();
         try (var out = Files.newOutputStream(filler)) {
             byte[] block = new byte[1 << 16];
             while (true) {
@@ -118,111 +94,18 @@ public final class Faults {
         String words = "";
         for (int i = 0; i < 600 && words.isEmpty(); i++) {
             Thread.sleep(100);
-            words = refused;
-            refused = "";
+            words = writers.refused;
+            writers.refused = "";
         }
         Files.delete(filler);
-        int during = acknowledged.size() - before;
+        int during = writers.acknowledged.size() - before;
         long begin = System.nanoTime();
         if (!postgresRuns()) {
             postgres("start");
         }
-        awaitWrite();
+        writers.awaitWrite();
         return "after %d more writes: `%s`; %.1f s after there was room again the next write was kept"
                 .formatted(during, words.replace("\n", " "), (System.nanoTime() - begin) / 1e9);
-    }
-
-    /** What the last write that was not kept was told. */
-    private volatile String refused = "";
-
-    private Visitor awayVisitor;
-
-    private void stopTheScripts() throws IOException, InterruptedException {
-        ProcessHandle.allProcesses()
-                .filter(p ->
-                        p.info().commandLine().orElse("").contains("sallowbrook-app.jar --spring.profiles.active=demo"))
-                .forEach(ProcessHandle::destroy);
-        Thread.sleep(3000);
-    }
-
-    private void start() throws IOException, InterruptedException {
-        // With the archive of classes, as the start command does.
-        app = new ProcessBuilder(
-                        "java",
-                        "-XX:+UseSerialGC",
-                        "-XX:TieredStopAtLevel=1",
-                        "-Xshare:auto",
-                        "-XX:SharedArchiveFile=" + Path.of("server", "target", "app.jsa"),
-                        "-jar",
-                        jar.toString(),
-                        "--spring.profiles.active=demo")
-                .redirectErrorStream(true)
-                .redirectOutput(folder.resolve("faults.log").toFile())
-                .start();
-        while (true) {
-            try {
-                awayVisitor = Visitor.signIn(base, "ilse");
-                return;
-            } catch (IOException | IllegalStateException e) {
-                if (!app.isAlive()) {
-                    throw new IllegalStateException("it stopped: " + Files.readString(folder.resolve("faults.log")));
-                }
-                Thread.sleep(250);
-            }
-        }
-    }
-
-    /** Sends each record until somebody says that it is there. */
-    private void write(AtomicBoolean on) {
-        Visitor visitor = null;
-        UUID id = UUID.randomUUID();
-        int sent = 0;
-        while (on.get()) {
-            try {
-                if (visitor == null) {
-                    visitor = Visitor.signIn(base, "ilse");
-                }
-                sent++;
-                HttpResponse<String> answer = visitor.post("/api/shelf/supplies", """
-                        {"id":"%s","form":"WAX","name":"wax %s","amount":10,"denatured":false,"open":false,"place":""}""".formatted(id, id));
-                if (answer.statusCode() == 200) {
-                    acknowledged.put(id, sent);
-                    id = UUID.randomUUID();
-                    sent = 0;
-                } else if (answer.statusCode() == 401 || answer.statusCode() == 403) {
-                    visitor = null;
-                } else {
-                    refused = answer.statusCode() + " " + answer.body();
-                }
-                if (answer.statusCode() >= 402 && !answer.body().contains("not saved")) {
-                    unclear.add(answer.statusCode() + " " + answer.body());
-                }
-            } catch (IOException | IllegalStateException e) {
-                visitor = null;
-                pause();
-            } catch (InterruptedException e) {
-                return;
-            }
-        }
-    }
-
-    /** As long as a person would wait at least, and so that those who wait do not take the time of the start. */
-    private static void pause() {
-        try {
-            Thread.sleep(500);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    private void awaitWrite() throws InterruptedException {
-        int before = acknowledged.size();
-        for (int i = 0; i < 1200 && acknowledged.size() == before; i++) {
-            Thread.sleep(50);
-        }
-        if (acknowledged.size() == before) {
-            throw new IllegalStateException("nothing was written for a minute");
-        }
     }
 
     private boolean postgresRuns() throws IOException, InterruptedException {
@@ -288,25 +171,15 @@ public final class Faults {
         throw new IllegalStateException("PostgreSQL would not " + what);
     }
 
-    private void report(long worst, long recovery, String away, String full, int afterKills)
-            throws SQLException, IOException {
-        Set<UUID> there = new HashSet<>();
-        int doubled = 0;
-        try (Connection db = DriverManager.getConnection(
-                        System.getenv("SALLOWBROOK_DB_URL"),
-                        System.getenv("SALLOWBROOK_DB_USER"),
-                        System.getenv("SALLOWBROOK_DB_PASSWORD"));
-                Statement s = db.createStatement();
-                ResultSet r = s.executeQuery("select name, count(*) from lot where name like 'wax %' group by name")) {
-            while (r.next()) {
-                there.add(UUID.fromString(r.getString(1).substring(4)));
-                doubled += r.getInt(2) > 1 ? 1 : 0;
-            }
+    private static String report(Writers writers, long worst, long recovery, String away, String full, int afterKills)
+            throws SQLException {
+        Writers.Found found = writers.found();
+        int all = writers.acknowledged.size();
+        writers.unclear.stream().limit(5).forEach(System.out::println);
+        if (found.lost() > 0 || found.doubled() > 0) {
+            throw new IllegalStateException("lost " + found.lost() + ", doubled " + found.doubled());
         }
-        long lost =
-                acknowledged.keySet().stream().filter(id -> !there.contains(id)).count();
-        long retried = acknowledged.values().stream().filter(n -> n > 1).count();
-        String text = String.format(
+        return String.format(
                 Locale.ROOT,
                 """
                 ## Faults
@@ -325,20 +198,15 @@ public final class Faults {
                 KILLS_OF_THE_APPLICATION,
                 afterKills,
                 KILLS_OF_POSTGRES,
-                acknowledged.size() - afterKills,
-                acknowledged.size(),
-                retried,
-                lost,
-                doubled,
+                all - afterKills,
+                all,
+                writers.acknowledged.values().stream().filter(n -> n > 1).count(),
+                found.lost(),
+                found.doubled(),
                 worst / 1e9,
                 recovery / 1e9,
                 away.replace("\n", " "),
                 full,
-                unclear.size());
-        Measurements.write("faults", text);
-        unclear.stream().limit(5).forEach(System.out::println);
-        if (lost > 0 || doubled > 0) {
-            throw new IllegalStateException("lost " + lost + ", doubled " + doubled);
-        }
+                writers.unclear.size());
     }
 }

@@ -3,10 +3,8 @@ package org.sallowbrook.bench;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
@@ -14,7 +12,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -75,15 +72,7 @@ public final class PagesSpeed {
     private PagesSpeed(String base, Browser browser) {
         this.base = base;
         this.browser = browser;
-        try (BrowserContext in = browser.newContext()) {
-            Page page = in.newPage();
-            page.navigate(base + "/sign-in");
-            page.fill("input[autocomplete=username]", "ilse");
-            page.fill("input[type=password] >> nth=0", "merrow-demo");
-            page.click("button:has-text('Sign in')");
-            page.waitForURL(base + "/");
-            session = in.storageState();
-        }
+        session = Chromium.signedIn(browser, base);
     }
 
     private Seen open(View view, int slower) {
@@ -150,15 +139,8 @@ public final class PagesSpeed {
         StringBuilder table = new StringBuilder();
         double shift = 0;
         double longest = 0;
-        try (Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setChromiumSandbox(false)
-                                .setArgs(List.of("--disable-gpu")))) {
-            PagesSpeed pages = new PagesSpeed(base, browser);
+        try (Chromium chromium = Chromium.open()) {
+            PagesSpeed pages = new PagesSpeed(base, chromium.browser());
             for (View view : VIEWS) {
                 Seen plain = pages.middle(view, 1);
                 Seen slow = pages.middle(view, SLOWER);

@@ -176,6 +176,33 @@ public class DirectTest {
                 .containsExactly("STOP DOSE_ABOVE_CARD");
     }
 
+    /** A meal above the card's dose is a note; what was not weighed of a trial is said. */
+    @Test
+    public void aMealAndAnUnweighedTrialAreNoted() {
+        Taxon food = herb(Route.INTERNAL).food("young tops", "cooked").build();
+        assertThat(notes(food, 2.0, true)).doesNotContain("FOOD_ABOVE_DOSE");
+        assertThat(notes(food, 2.1, true)).contains("FOOD_ABOVE_DOSE");
+        assertThat(notes(food, null, false)).contains("TRIAL_UNWEIGHED");
+        assertThat(notes(food, 0.1, false)).doesNotContain("TRIAL_UNWEIGHED");
+    }
+
+    private static List<String> notes(Taxon taxon, @Nullable Double grams, boolean tried) {
+        double g = grams == null ? 0 : grams;
+        Manner manner = Manner.EATEN;
+        return Direct.check(
+                        dried(taxon),
+                        ILSE,
+                        manner,
+                        grams,
+                        null,
+                        new DosingGate.Intake(
+                                manner.way(), null, g, g, 1, List.of(), tried, !tried, null, 0, DAY, null),
+                        DAY)
+                .stream()
+                .map(f -> f.code())
+                .toList();
+    }
+
     @DataProvider
     public Object[][] trials() {
         Taxon food = herb(Route.INTERNAL, Route.EXTERNAL).food("young tops", "").build();

@@ -99,6 +99,17 @@ public class DosingGateTest {
         assertThat(DoseCheck.of(Amount.of(0.8, Unit.G), Amount.of(3, Unit.G))).isEmpty();
     }
 
+    /** The card's dose is of a tincture. */
+    @Test
+    public void aDoseOfAnotherFormIsNotedAsSuch() {
+        assertThat(check(of(herb().build()).drawn(Product.Drawn.WATER), WELL, mouth(9, 14)))
+                .extracting(Finding::code)
+                .contains("OTHER_FORM");
+        assertThat(check(of(herb().build()).drawn(Product.Drawn.SPIRIT), WELL, mouth(9, 14)))
+                .extracting(Finding::code)
+                .doesNotContain("OTHER_FORM");
+    }
+
     @Test
     public void aKnownDoseForAWellAdultPassesAndSaysItIsUnchecked() {
         var findings = check(of(herb().build()), WELL, mouth(9, 14));

@@ -41,6 +41,7 @@ public class RackTest {
         var layout = Rack.spread(1500, Part.LEAF, 0.2);
         assertThat(layout.areaM2()).isEqualTo(Interval.of(0.5, 1.0));
         assertThat(layout.trays()).isEqualTo(Interval.of(3, 5));
+        assertThat(layout.findings()).extracting(Finding::code).containsExactly("ONE_LAYER");
         assertThat(Rack.bundle(3)).isEmpty();
         assertThat(Rack.bundle(3.1)).extracting(Finding::code).containsExactly("BUNDLE_THICK");
     }

@@ -445,6 +445,73 @@ public class HarvestGateTest {
     }
 
     @Test
+    public void whatIsOverIsLookedAtTwice() {
+        Readiness.Request spring = new Readiness.Request(
+                "x", Set.of(3, 4), Place.OF_THE_CARDS, Progress.byCalendar(2026), List.of(), null, null, false, DAY);
+        assertThat(of(HERB, Taxon.Part.HERB, new HarvestGate.Season(null, null, Readiness.of(spring)), Schools.USUAL))
+                .containsExactly("NOTE OUT_OF_SEASON");
+    }
+
+    private static Cards.Builder plant() {
+        return Cards.card("x").part(0.5, 0.4, Set.of(Taxon.Route.INTERNAL));
+    }
+
+    @Test
+    public void ofAnInvaderNoShareIsLeft() {
+        Taxon invader = plant().origin(Taxon.Origin.INVASIVE).build();
+        assertThat(codes(invader, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 1, 0, TELLS, false))
+                .containsExactly("TAKE_ALL");
+        assertThat(codes(HERB, Taxon.Part.HERB, SURE, SITE, LifeStage.FLOWERING, 1, 0, TELLS, false))
+                .containsExactly("OVER_QUOTA");
+    }
+
+    @Test
+    public void whatDrawsOnItsNeighboursIsWarnedOf() {
+        assertThat(of(plant().halfParasite().build(), Taxon.Part.HERB, HarvestGate.Season.UNKNOWN, Schools.USUAL))
+                .containsExactly("WARN HALF_PARASITE");
+    }
+
+    private static List<String> of(Taxon taxon, @Nullable Sex sex, Schools schools, List<OnThePiece.Open> open) {
+        return HarvestGate.check(new HarvestGate.Request(
+                        taxon,
+                        Taxon.Part.HERB,
+                        SURE,
+                        SITE,
+                        LifeStage.FLOWERING,
+                        DAY,
+                        null,
+                        sex,
+                        0.1,
+                        0,
+                        TELLS,
+                        open,
+                        true,
+                        HarvestGate.Season.UNKNOWN,
+                        schools))
+                .stream()
+                .map(f -> f.severity() + " " + f.code())
+                .toList();
+    }
+
+    @Test
+    public void maleAndFemalePlantsGoByTheHouseholdsSchool() {
+        Taxon nettle = plant().sexes("female plants bear the seed").build();
+        Schools female = Schools.USUAL.with(School.FEMALE_ONLY);
+        assertThat(of(nettle, Sex.BOTH, female, List.of())).containsExactly("WARN MALE_PLANTS");
+        assertThat(of(nettle, Sex.FEMALE, female, List.of())).isEmpty();
+        assertThat(of(nettle, Sex.MALE, Schools.USUAL, List.of())).isEmpty();
+        assertThat(of(HERB, Sex.MALE, female, List.of())).isEmpty();
+    }
+
+    /** What tells it from a poisonous one is looked at on the piece in the hand, or it is left. */
+    @Test
+    public void whatIsNotToldOnThePieceStops() {
+        Taxon other = Cards.card("y").danger(Danger.DEADLY).build();
+        assertThat(of(HERB, null, Schools.USUAL, List.of(new OnThePiece.Open(other, List.of("stem")))))
+                .containsExactly("STOP NOT_ON_THE_PIECE");
+    }
+
+    @Test
     public void aVerdictAgesAndIsOfItsStage() {
         assertThat(seen(400, LifeStage.FLOWERING, false, false)).isEmpty();
         assertThat(seen(401, LifeStage.FLOWERING, false, false)).containsExactly("IDENTITY_AGED");

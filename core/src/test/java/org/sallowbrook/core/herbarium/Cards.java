@@ -87,6 +87,9 @@ public final class Cards {
         private Taxon.@Nullable TeaAdvice tea;
         private String lifeForm = "herb";
         private String family = "Poaceae";
+        private Taxon.Origin origin = Taxon.Origin.NATIVE;
+        private boolean halfParasite;
+        private String sexes = "";
         private final List<Taxon.Food> foods = new ArrayList<>();
         private Set<Constituent> constituents = Set.of();
         private final List<Taxon.Action> actions = new ArrayList<>();
@@ -226,6 +229,21 @@ public final class Cards {
             return this;
         }
 
+        public Builder origin(Taxon.Origin value) {
+            origin = value;
+            return this;
+        }
+
+        public Builder halfParasite() {
+            halfParasite = true;
+            return this;
+        }
+
+        public Builder sexes(String how) {
+            sexes = how;
+            return this;
+        }
+
         public Builder family(String latin) {
             family = latin;
             return this;
@@ -297,7 +315,7 @@ public final class Cards {
                             family,
                             group,
                             genusEnough),
-                    new Taxon.Growth(lifeForm, Taxon.Origin.NATIVE, Set.of("isle"), "anywhere", "", false, "", ""),
+                    new Taxon.Growth(lifeForm, origin, Set.of("isle"), "anywhere", "", halfParasite, sexes, ""),
                     new Taxon.Harm(danger, Map.of(), ""),
                     new Taxon.Looks(months, shown, lookAlikes, checked),
                     new Taxon.Usage(parts, constituents, actions, uses, foods),

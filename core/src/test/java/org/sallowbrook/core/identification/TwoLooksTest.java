@@ -196,4 +196,28 @@ public class TwoLooksTest {
         assertThat(none.certainty("isle", Group.PLANT, LifeStage.FLOWERING)).isEqualTo(new Identifier.Certainty(1, 0));
         assertThat(none.certainty("isle", Group.PLANT, LifeStage.WINTER)).isEqualTo(new Identifier.Certainty(0, 0));
     }
+
+    /** Said to be one thing and, asked again, another: neither counts, and it is said. */
+    @Test
+    public void whatWasAnsweredInTwoWaysIsSaidAndNotCounted() {
+        Result result = new Identifier(
+                        new Herbarium(Cards.vocabulary(8), List.of(good(), bad("bad", Danger.DEADLY, 5))))
+                .identify(new Request(
+                        6,
+                        LifeStage.FLOWERING,
+                        "isle",
+                        Set.of(),
+                        Arrays.stream(ALL).map(c -> new Observation(c, "a")).toList(),
+                        Set.of(),
+                        Set.of(),
+                        List.of(new Observation("c0", "b"), new Observation("c1", "a")),
+                        Map.of()));
+        assertThat(result.findings())
+                .filteredOn(f -> f.code().equals("CONTRADICTED"))
+                .singleElement()
+                .extracting(f -> f.message())
+                .asString()
+                .contains("c0")
+                .doesNotContain("c1");
+    }
 }

@@ -509,6 +509,59 @@ public class BatchesTest {
                 .isInstanceOf(InvalidInput.class);
     }
 
+    @Test
+    public void hotWaterSteamAndHotOilAreToldOf() {
+        var recipe = new Tea.Recipe(
+                500,
+                null,
+                List.of(Tea.Herb.weighed("oak", "BARK", 15)),
+                "water",
+                null,
+                Tea.Purpose.WASH,
+                Schools.USUAL);
+        assertThat(WashBatch.of(recipe, WashBatch.Use.STEAM).findings())
+                .extracting(Finding::code)
+                .contains("STEAM_SCALDS")
+                .doesNotContain("BATH_WARM");
+        assertThat(WashBatch.of(recipe, WashBatch.Use.BATH).findings())
+                .extracting(Finding::code)
+                .contains("BATH_WARM")
+                .doesNotContain("STEAM_SCALDS");
+        // More than five times as much water as oil.
+        assertThat(EvaporatedBatch.of("decoction", 500, "oil", 100, DAY).findings())
+                .extracting(Finding::code)
+                .doesNotContain("MUCH_WATER");
+        assertThat(EvaporatedBatch.of("decoction", 501, "oil", 100, DAY).findings())
+                .extracting(Finding::code)
+                .contains("MUCH_WATER");
+        var herbs = List.of(new HerbPortion("ramsons", 100, Moisture.of(0.85, 0.90), Interval.exactly(100)));
+        assertThat(KeptBatch.of(herbs, null).findings())
+                .extracting(Finding::code)
+                .containsExactly("FREEZE_AT_ONCE");
+    }
+
+    /** 60 g with three tenths of oil holds 18 g of it: as much essential oil leaves no room. */
+    @Test
+    public void whereNothingIsLeftForTheOilThereIsNoBatch() {
+        var lavender = new EssentialOil.Kind("lavender", null, Set.of(), null, true);
+        var full = CreamBatch.of(
+                new Cream.Recipe(60, 0.3, 0.05, 0), "oil", "water", 30, used(lavender, 18), 18, false, List.of());
+        assertThat(full).isInstanceOf(Outcome.Refused.class);
+        assertThat(full.findings()).extracting(Finding::code).contains("NO_ROOM_FOR_OIL");
+        assertThat(CreamBatch.of(
+                                new Cream.Recipe(60, 0.3, 0.05, 0),
+                                "oil",
+                                "water",
+                                30,
+                                used(lavender, 0.1),
+                                18,
+                                false,
+                                List.of())
+                        .findings())
+                .extracting(Finding::code)
+                .doesNotContain("NO_ROOM_FOR_OIL");
+    }
+
     private static List<EssentialOil.Used> used(EssentialOil.Kind kind, double massG) {
         return List.of(new EssentialOil.Used(kind, massG));
     }
