@@ -25,6 +25,7 @@ const HEADINGS: Record<Task['kind'], string> = {
   LOOK_AGAIN: 'To look at again',
   RETURN: 'To go back to',
   COME_BACK: 'To come back to, as written down',
+  GATHER: 'To gather this week, by the plan',
   WEIGH_HARVEST: 'To weigh: came home',
   RACK: 'To the rack',
   WEIGH: 'To weigh',
@@ -46,6 +47,7 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
   RETURN: (t) => `/field/stands/${t.subjectId}`,
   COME_BACK: (t) => `/notes/${t.subjectId}`,
+  GATHER: (t) => `/field/stands/${t.subjectId}`,
   WEIGH_HARVEST: () => '/drying',
   RACK: () => '/drying',
   WEIGH: (t) => `/drying/${t.subjectId}`,
@@ -72,6 +74,7 @@ export function Today() {
           actions={
             <>
               <ButtonLink to="/needs">What helps?</ButtonLink>
+              <ButtonLink to="/year">Enough for winter</ButtonLink>
               <ButtonLink to="/field">Go out to the field</ButtonLink>
             </>
           }
@@ -298,6 +301,7 @@ function OnItsPage({ task }: { task: Task }) {
     case 'LOOK_AGAIN':
       return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
     case 'RETURN':
+    case 'GATHER':
       return <ButtonLink to={`/field/stands/${task.subjectId}/harvest`}>Harvest</ButtonLink>
     case 'WEIGH_HARVEST':
       return <ButtonLink to="/drying">Weigh it</ButtonLink>

@@ -62,6 +62,7 @@ export function Field() {
       more={
         <>
           <ButtonLink to="/field/walk">Plan a walk</ButtonLink>
+          <ButtonLink to="/year">Enough for winter</ButtonLink>
           <ButtonLink to="/field/notebook">Notebook</ButtonLink>
           <ButtonLink to="/notes">Notes</ButtonLink>
           <ButtonLink to="/field/train">Tell them apart</ButtonLink>

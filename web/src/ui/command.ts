@@ -84,6 +84,8 @@ const SHOWS = {
   starts: 'dosing',
   trace: 'dosing',
   notes: 'notes',
+  wishes: 'calendar',
+  year: 'calendar',
   today: 'calendar',
   landings: 'calendar',
   season: 'calendar',

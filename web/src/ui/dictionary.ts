@@ -278,6 +278,7 @@ export const PRODUCT: Record<
   TINCTURE: { name: 'tincture', unit: 'mL' },
   TEA: { name: 'tea', unit: 'cups' },
   OIL: { name: 'infused oil', unit: 'mL' },
+  SALVE: { name: 'salve', unit: 'g' },
 }
 
 export const REACTION: Record<Schemas['ContactView']['reaction'], string> = {

@@ -5,14 +5,18 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -25,6 +29,8 @@ final class BusyStart {
     private static final int LOAD = 8;
 
     private static final int AT_ONCE = 20;
+    private static final int PICTURES = 200;
+    private static final int ASKED = 30;
     private static final int SECONDS = Faults.times("SALLOWBROOK_BENCH_SECONDS", 30);
 
     private static final List<String> PAGES =
@@ -50,8 +56,9 @@ final class BusyStart {
             }
             String readers = readers();
             String writers = writers();
+            String pictures = pictures();
             app.stop();
-            return start + readers + writers;
+            return start + readers + writers + pictures;
         }
     }
 
@@ -179,5 +186,65 @@ final class BusyStart {
                 writers.failed.get(),
                 found.lost(),
                 found.doubled());
+    }
+
+    /** Two hundred pictures of twelve megabytes come up lines of 20 kB a second, and somebody reads Today. */
+    private String pictures() throws IOException, InterruptedException {
+        Visitor visitor = Visitor.signIn(app.base, "ilse");
+        String stand = visitor.get("/api/field/stands").body().replaceAll("(?s)^.*?\"id\":\"([^\"]+)\".*$", "$1");
+        double alone = slowestOf(visitor);
+        AtomicBoolean on = new AtomicBoolean(true);
+        List<Thread> uploads = new ArrayList<>();
+        for (int i = 0; i < PICTURES; i++) {
+            Thread upload = new Thread(() -> trickle(visitor, stand, on));
+            upload.start();
+            uploads.add(upload);
+        }
+        Thread.sleep(3000);
+        double beside = slowestOf(visitor);
+        on.set(false);
+        for (Thread upload : uploads) {
+            upload.join();
+        }
+        return String.format(
+                Locale.ROOT,
+                "%nThe slowest of %d Todays: %.0f ms alone, %.0f ms while %d pictures of 12 MB come up at 20 kB a second"
+                        + " each.%n",
+                ASKED,
+                alone,
+                beside,
+                PICTURES);
+    }
+
+    private static double slowestOf(Visitor visitor) throws IOException, InterruptedException {
+        double slowest = 0;
+        for (int i = 0; i < ASKED; i++) {
+            long begin = System.nanoTime();
+            if (visitor.get("/api/calendar/today").statusCode() != 200) {
+                throw new IllegalStateException("Today is not there");
+            }
+            slowest = Math.max(slowest, (System.nanoTime() - begin) / 1e6);
+        }
+        return slowest;
+    }
+
+    private void trickle(Visitor visitor, String stand, AtomicBoolean on) {
+        URI at = URI.create(app.base);
+        try (Socket line = new Socket(at.getHost(), at.getPort())) {
+            OutputStream out = line.getOutputStream();
+            out.write(("POST /api/field/stands/" + stand + "/photos HTTP/1.1\r\nHost: localhost\r\nCookie: "
+                            + visitor.cookieHeader() + "\r\nX-XSRF-TOKEN: " + visitor.token()
+                            + "\r\nContent-Type: multipart/form-data; boundary=b\r\nContent-Length: 12000000\r\n\r\n"
+                            + "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.jpg\"\r\n"
+                            + "Content-Type: image/jpeg\r\n\r\n")
+                    .getBytes(StandardCharsets.US_ASCII));
+            byte[] piece = new byte[4000];
+            while (on.get()) {
+                out.write(piece);
+                Thread.sleep(200);
+            }
+        } catch (IOException | InterruptedException e) {
+            System.out.println("a picture's line ended: " + e.getMessage());
+        }
     }
 }

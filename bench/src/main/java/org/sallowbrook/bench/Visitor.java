@@ -25,7 +25,8 @@ final class Visitor {
                 .build();
     }
 
-    static Visitor signIn(String base, String username) throws IOException, InterruptedException {
+    /** One after the other: many at one door at once are taken for somebody who guesses. */
+    static synchronized Visitor signIn(String base, String username) throws IOException, InterruptedException {
         Visitor v = new Visitor(base);
         v.get("/api/session");
         HttpResponse<String> in =
@@ -58,7 +59,14 @@ final class Visitor {
         return client.send(posting(path, body), BodyHandlers.ofString());
     }
 
-    private String token() {
+    /** For a request that is written by hand. */
+    String cookieHeader() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(java.util.stream.Collectors.joining("; "));
+    }
+
+    String token() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(java.net.HttpCookie::getValue)

@@ -192,9 +192,17 @@ public final class ByNeed {
                 : Nearness.GROWS_NEAR;
     }
 
-    /** The first caution that forbids it; null when none does. What was never checked forbids where silence must not pass. */
+    /** Why somebody must not have a plant, taken by mouth or used on the skin; empty where nothing on its card speaks against it. */
+    public static Optional<String> against(Taxon taxon, Person person, Taxon.Route route) {
+        return Optional.ofNullable(forbidden(taxon, person, route == Taxon.Route.INTERNAL));
+    }
+
     private static @Nullable String forbidden(Taxon taxon, Person person, Taxon.@Nullable Use use) {
-        boolean byMouth = use == null || use.route() == Taxon.Route.INTERNAL;
+        return forbidden(taxon, person, use == null || use.route() == Taxon.Route.INTERNAL);
+    }
+
+    /** The first caution that forbids it; null when none does. What was never checked forbids where silence must not pass. */
+    private static @Nullable String forbidden(Taxon taxon, Person person, boolean byMouth) {
         Set<String> reasons = new TreeSet<>();
         for (Taxon.Caution caution : taxon.cautions()) {
             if (caution.severity() == Severity.STOP && concerns(caution, person)) {

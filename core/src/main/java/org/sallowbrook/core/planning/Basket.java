@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.herbarium.Taxon.UsedPart;
+import org.sallowbrook.core.making.oil.InfusedOil;
 import org.sallowbrook.core.making.tincture.Retention;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
@@ -22,6 +23,12 @@ public final class Basket {
 
     private static final Interval OIL_KEPT_ML_PER_G = Interval.of(1.5, 2);
 
+    /** Of a salve of medium firmness 0.14 is wax; the rest is oil. */
+    private static final double OIL_IN_SALVE = 0.86;
+
+    private static final Interval OIL =
+            Interval.of(OIL_RATIO - OIL_KEPT_ML_PER_G.high(), OIL_RATIO - OIL_KEPT_ML_PER_G.low());
+
     /** mL of menstruum to 1 g where the card has no figure: the usual ratio for dried herb. */
     private static final double TINCTURE_RATIO = 5;
 
@@ -29,7 +36,8 @@ public final class Basket {
         DRIED("g"),
         TINCTURE("mL"),
         TEA("cups"),
-        OIL("mL");
+        OIL("mL"),
+        SALVE("g");
 
         private final String unit;
 
@@ -88,6 +96,19 @@ public final class Basket {
                         wanted / rate.perDriedG().low() * freshToDry.high()));
     }
 
+    /**
+     * Grams of dried herb for so much of a product; empty where the card does not allow it.
+     *
+     * @param wanted in the unit of the product, above 0
+     */
+    public static Optional<Interval> driedFor(Product product, UsedPart part, double wanted) {
+        Checks.begin().positive("wanted", wanted).done();
+        return Optional.ofNullable(rate(product, part))
+                .map(rate -> Interval.of(
+                        wanted / rate.perDriedG().high(),
+                        wanted / rate.perDriedG().low()));
+    }
+
     private static void check(Interval freshToDry) {
         Checks.begin()
                 .that(freshToDry.low() >= 1, "freshToDry", "must be 1 or more: nothing gains by drying")
@@ -101,10 +122,12 @@ public final class Basket {
             case TINCTURE -> eaten ? tincture(part) : null;
             case TEA -> eaten ? tea(part.using().tea()) : null;
             case OIL ->
+                part.using().routes().contains(Taxon.Route.EXTERNAL) ? new Rate(OIL, "1:7, for the skin") : null;
+            case SALVE ->
                 part.using().routes().contains(Taxon.Route.EXTERNAL)
                         ? new Rate(
-                                Interval.of(OIL_RATIO - OIL_KEPT_ML_PER_G.high(), OIL_RATIO - OIL_KEPT_ML_PER_G.low()),
-                                "1:7, for the skin")
+                                OIL.times(InfusedOil.OIL_G_PER_ML / OIL_IN_SALVE),
+                                "of its oil, with 14 % of wax, for the skin")
                         : null;
         };
     }

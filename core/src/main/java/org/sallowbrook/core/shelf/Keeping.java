@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.household.Question;
 import org.sallowbrook.core.household.School;
 import org.sallowbrook.core.household.Schools;
@@ -76,6 +77,19 @@ public final class Keeping {
         private final @Nullable Integer openedMonths;
         private final Inputs inputs;
         private final Cold cold;
+
+        /** What a dried part is kept as. */
+        public static Form dried(Taxon.Part part, boolean aromatic) {
+            return switch (part) {
+                case ROOT -> ROOT;
+                case BARK -> BARK;
+                case FLOWER, FLOWER_HEAD -> FLOWER;
+                case LEAF -> aromatic ? AROMATIC_LEAF : LEAF;
+                case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> HERB;
+                case FRUIT -> DRIED_FRUIT;
+                case SEED -> SEED;
+            };
+        }
 
         Form(int months, int days, @Nullable Integer openedMonths, Inputs inputs, Cold cold) {
             this.months = months;

@@ -27,7 +27,9 @@ public class BasketTest {
     @Test
     public void aBasketMakesWhatItsDriedHerbMakes() {
         List<Makes> makes = Basket.makes(part(Route.INTERNAL, Route.EXTERNAL), FOUR_TO_SIX, 600);
-        assertThat(makes).extracting(Makes::product).containsExactly(Product.DRIED, Product.TINCTURE, Product.OIL);
+        assertThat(makes)
+                .extracting(Makes::product)
+                .containsExactly(Product.DRIED, Product.TINCTURE, Product.OIL, Product.SALVE);
         assertThat(makes.get(0).amount()).isEqualTo(Interval.of(100, 150));
         assertThat(makes.get(1).amount().low()).isCloseTo(350, within(1e-9));
         assertThat(makes.get(1).amount().high()).isCloseTo(630, within(1e-9));
@@ -37,7 +39,7 @@ public class BasketTest {
     @Test
     public void whoeverPicksTheUpperEndHasEnough() {
         Taxon.UsedPart part = part(Route.INTERNAL, Route.EXTERNAL);
-        for (Product product : List.of(Product.DRIED, Product.TINCTURE, Product.OIL)) {
+        for (Product product : List.of(Product.DRIED, Product.TINCTURE, Product.OIL, Product.SALVE)) {
             for (double wanted : new double[] {1, 30, 250, 2000}) {
                 Interval fresh =
                         Basket.freshFor(product, part, FOUR_TO_SIX, wanted).orElseThrow();
@@ -56,7 +58,7 @@ public class BasketTest {
     public void whatTheCardDoesNotAllowIsNotMade() {
         assertThat(Basket.makes(part(Route.EXTERNAL), FOUR_TO_SIX, 600))
                 .extracting(Makes::product)
-                .containsExactly(Product.DRIED, Product.OIL);
+                .containsExactly(Product.DRIED, Product.OIL, Product.SALVE);
         assertThat(Basket.freshFor(Product.TINCTURE, part(Route.EXTERNAL), FOUR_TO_SIX, 100))
                 .isEmpty();
         assertThat(Basket.freshFor(Product.TEA, part(Route.INTERNAL), FOUR_TO_SIX, 3))

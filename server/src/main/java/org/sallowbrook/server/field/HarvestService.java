@@ -264,6 +264,14 @@ public class HarvestService implements DueSource {
         return harvests.wholeG(standId, part);
     }
 
+    /** Of the part's whole that was picked in a calendar year, at most all of it. */
+    @Transactional(readOnly = true)
+    public double sharePicked(UUID standId, Taxon.Part part, int year) {
+        LocalDate first = LocalDate.of(year, 1, 1);
+        return Math.min(
+                1, harvests.sharePicked(standId, part, first, first.plusYears(1).minusDays(1)));
+    }
+
     /** What came home and was not weighed yet. */
     @Transactional(readOnly = true)
     public List<HarvestView> unweighed() {
@@ -438,11 +446,7 @@ public class HarvestService implements DueSource {
 
     /** Already taken of this part in the calendar year, at most all of it. */
     private double picked(Stand stand, HarvestRequest request) {
-        LocalDate first = request.on().withDayOfYear(1);
-        return Math.min(
-                1,
-                harvests.sharePicked(
-                        stand.id, request.part(), first, first.plusYears(1).minusDays(1)));
+        return sharePicked(stand.id, request.part(), request.on().getYear());
     }
 
     private HarvestView view(Harvest h, Stand s) {

@@ -34,6 +34,7 @@ public record Due(
         LOOK_AGAIN,
         RETURN,
         COME_BACK,
+        GATHER,
         WEIGH_HARVEST,
         RACK,
         WEIGH,

@@ -253,7 +253,8 @@ public class JarService {
         jar.herbs.add(new LotHerb(taxon.id(), part.part(), massG));
         jar.of(taxon, part.part());
         jar.madeOn = harvestedOn;
-        jar.bestBefore = Keeping.reckon(Keeping.Request.of(keepingForm(part), harvestedOn, List.of()))
+        jar.bestBefore = Keeping.reckon(Keeping.Request.of(
+                        Keeping.Form.dried(part.part(), part.drying().aromatic()), harvestedOn, List.of()))
                 .bestBefore();
         LocalDate release = Keeping.releasedOn(harvestedOn, part.keeping().ageingMonths());
         if (release.isAfter(people.today())) {
@@ -263,17 +264,5 @@ public class JarService {
             jar.heldUntil = release;
         }
         return jar;
-    }
-
-    private static Keeping.Form keepingForm(Taxon.UsedPart part) {
-        return switch (part.part()) {
-            case ROOT -> Keeping.Form.ROOT;
-            case BARK -> Keeping.Form.BARK;
-            case FLOWER, FLOWER_HEAD -> Keeping.Form.FLOWER;
-            case LEAF -> part.drying().aromatic() ? Keeping.Form.AROMATIC_LEAF : Keeping.Form.LEAF;
-            case TOPS, HERB, SHOOT, THALLUS, FRUIT_BODY -> Keeping.Form.HERB;
-            case FRUIT -> Keeping.Form.DRIED_FRUIT;
-            case SEED -> Keeping.Form.SEED;
-        };
     }
 }

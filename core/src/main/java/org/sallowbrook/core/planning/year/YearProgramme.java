@@ -1,0 +1,526 @@
+package org.sallowbrook.core.planning.year;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.planning.Basket;
+import org.sallowbrook.core.planning.year.Programme.Terms;
+
+/**
+ * The programme of one year. Its money: an unmet wish costs most, the first of the list more than the last; then a weak stand, then
+ * a walk, then what is bought, then leaving the plan that is running.
+ */
+final class YearProgramme {
+
+    private static final int DAYS = 7;
+
+    /** For the last wish of the list; one more for each place before it. */
+    private static final double UNMET = 1000;
+
+    /** All that may be taken of a stand that does not hold; a strong one costs a tenth. */
+    private static final double WEAK = 20;
+
+    private static final double STRONG = 2;
+    private static final double WALK = 1;
+
+    /** A whole wish made of what is bought. */
+    private static final double BOUGHT = 100;
+
+    /** A week that a wish comes late. */
+    private static final double LATE = 2;
+
+    /** All of a stand's take picked in another week than it was planned for. */
+    private static final double CHANGED = 2;
+
+    /** A whole wish taken from what keeps a year longer than it might. */
+    private static final double NEWER = 0.1;
+
+    private static final double MOST_YEARS = 5;
+
+    /** Where it is less likely to be ripe than this nobody walks. */
+    private static final double HARDLY_RIPE = 0.1;
+
+    /** Making one wish at the bench: a working figure of this tool. */
+    private static final double MAKING_HOURS = 2;
+
+    private static final double TOLERANCE = 1e-6;
+    private static final double WORTH_G = 0.5;
+
+    private record Pick(Growth growth, int week, int variable) {}
+
+    /** How much of a wish's slice comes from one source. */
+    private record Flow(
+            int wish,
+            YearPlan.Kind kind,
+            String of,
+            @Nullable Double driedGPerUnit,
+            @Nullable Pool pool,
+            LocalDate makeOn,
+            LocalDate readyOn,
+            int variable) {}
+
+    /** What of a herb is picked in weeks that serve the same wishes: it need not be known which week serves which. */
+    private record Pool(Herb herb, List<Integer> weeks, Terms balance) {}
+
+    /** A slice that a herb picked in a week can serve. */
+    private record Serves(int wish, Wish.Choice choice, Wish.Slice slice, double late) {}
+
+    private record Unmet(int wish, double need, int variable) {}
+
+    private final YearPlan.Request request;
+    private final Programme programme = new Programme();
+    private final Map<String, Herb> herbs = new HashMap<>();
+    private final List<Pick> picks = new ArrayList<>();
+    private final Map<String, Map<Integer, Terms>> picked = new LinkedHashMap<>();
+    private final List<Pool> pools = new ArrayList<>();
+    private final List<List<Serves>> served = new ArrayList<>();
+    private final Map<String, Terms> stocks = new HashMap<>();
+    private final Map<Integer, Terms> hours = new TreeMap<>();
+    private final Map<Integer, Terms> rack = new TreeMap<>();
+    private final Map<Integer, Map<String, Integer>> walks = new TreeMap<>();
+    private final List<Flow> flows = new ArrayList<>();
+    private final List<Unmet> unmet = new ArrayList<>();
+
+    YearProgramme(YearPlan.Request request) {
+        this.request = request;
+        request.herbs().forEach(h -> herbs.put(h.id(), h));
+        growths();
+        pool();
+        for (int i = 0; i < request.wishes().size(); i++) {
+            wish(i, request.wishes().get(i));
+        }
+        bounds();
+    }
+
+    private LocalDate week(int w) {
+        return request.today().plusDays((long) DAYS * w);
+    }
+
+    private Herb herb(String id) {
+        return java.util.Objects.requireNonNull(herbs.get(id));
+    }
+
+    // ---- what is picked
+
+    private void growths() {
+        for (Growth g : request.growths()) {
+            Herb herb = herb(g.herb());
+            Terms thisYear = new Terms();
+            Terms nextYear = new Terms();
+            double whole = g.wholeG().mid();
+            double strain = (STRONG + (WEAK - STRONG) * g.weakness()) / Math.max(1, whole);
+            for (int w = 0; w < request.weeks(); w++) {
+                LocalDate mid = week(w).plusDays(DAYS / 2);
+                double ripe = g.ripe(mid);
+                double share = g.share(mid, request.today());
+                if (ripe < HARDLY_RIPE || !(whole * share * ripe > WORTH_G)) {
+                    continue;
+                }
+                int pick = picked(g, herb, w, whole * share * ripe, strain);
+                (mid.getYear() == request.today().getYear() ? thisYear : nextYear).add(pick, 1);
+            }
+            if (!thisYear.empty()) {
+                programme.atMost("share of " + g.id(), thisYear, whole * g.share());
+            }
+            if (!nextYear.empty()) {
+                programme.atMost("next share of " + g.id(), nextYear, whole * g.nextShare());
+            }
+        }
+    }
+
+    private int picked(Growth g, Herb herb, int w, double most, double strain) {
+        int pick = programme.variable("pick " + g.id() + " " + w, most, strain);
+        picks.add(new Pick(g, w, pick));
+        int walk = walks.computeIfAbsent(w, k -> new HashMap<>())
+                .computeIfAbsent(g.walk(), k -> programme.whole("walk " + k + " " + w, 1, WALK));
+        programme.atMost("only where somebody walks", new Terms().add(pick, 1).add(walk, -most), 0);
+        picked.computeIfAbsent(g.herb(), k -> new TreeMap<>())
+                .computeIfAbsent(w, k -> new Terms())
+                .add(pick, -herb.driedG(1));
+        hours(w).add(pick, herb.hoursPerKg() / 1000);
+        double left = herb.dryingDays();
+        for (int v = w; left > 0 && v < request.weeks(); v++) {
+            double days = Math.min(DAYS, left);
+            rack.computeIfAbsent(v, k -> new Terms()).add(pick, herb.areaM2PerKg() / 1000 * days);
+            left -= days;
+        }
+        stay(g, w, pick, most);
+        return pick;
+    }
+
+    /** What the running plan picks in this week costs nothing; leaving it does. */
+    private void stay(Growth g, int w, int pick, double most) {
+        double before = request.running().stream()
+                .filter(p -> p.growth().equals(g.id()) && (int) Math.floorDiv(days(p.on()), DAYS) == w)
+                .mapToDouble(YearPlan.Planned::freshG)
+                .sum();
+        if (before > 0) {
+            double cost = CHANGED / Math.max(1, g.wholeG().mid() * Math.max(g.share(), g.nextShare()));
+            int less = programme.variable("less than planned", before, cost);
+            // pick + less is at least what was planned, as far as it can be had.
+            programme.atMost("stay near the plan", new Terms().add(pick, -1).add(less, -1), -Math.min(before, most));
+        }
+    }
+
+    private long days(LocalDate day) {
+        return day.toEpochDay() - request.today().toEpochDay();
+    }
+
+    private Terms hours(int w) {
+        return hours.computeIfAbsent(w, k -> new Terms());
+    }
+
+    // ---- what is wished
+
+    private void wish(int i, Wish wish) {
+        List<Wish.Slice> slices = wish.slices(request.today());
+        double wanted = slices.stream().mapToDouble(Wish.Slice::amount).sum();
+        int place = request.wishes().size() - i;
+        for (Wish.Slice slice : slices) {
+            Terms all = new Terms();
+            for (Wish.Choice choice : wish.choices()) {
+                fromTheShelf(i, wish, choice, slice, wanted, all);
+                fromTheField(i, choice, slice, all);
+                if (wish.mayBuy()) {
+                    int bought = programme.variable("bought", slice.amount(), BOUGHT / wanted);
+                    LocalDate ready = request.today().plusDays(choice.leadDays());
+                    if (!ready.isAfter(wish.evenly() ? slice.from() : slice.until())) {
+                        flows.add(new Flow(
+                                i,
+                                YearPlan.Kind.BOUGHT,
+                                choice.herb(),
+                                choice.driedGPerUnit(),
+                                null,
+                                latest(slice, choice),
+                                latest(slice, choice).plusDays(choice.leadDays()),
+                                bought));
+                        all.add(bought, 1);
+                    }
+                }
+            }
+            int missing = programme.variable("unmet " + wish.name(), slice.amount(), UNMET * place / wanted);
+            all.add(missing, 1);
+            unmet.add(new Unmet(i, slice.amount(), missing));
+            programme.exactly("wish " + wish.name(), all, slice.amount());
+        }
+    }
+
+    private LocalDate latest(Wish.Slice slice, Wish.Choice choice) {
+        LocalDate day = slice.from().minusDays(choice.leadDays());
+        return day.isBefore(request.today()) ? request.today() : day;
+    }
+
+    private void fromTheShelf(int i, Wish wish, Wish.Choice choice, Wish.Slice slice, double wanted, Terms all) {
+        for (Stock s : request.stocks()) {
+            if (!s.herb().equals(choice.herb())) {
+                continue;
+            }
+            boolean herbItself = s.product() == Basket.Product.DRIED;
+            if (!herbItself && s.product() != wish.product()) {
+                continue;
+            }
+            LocalDate free = s.from().isBefore(request.today()) ? request.today() : s.from();
+            LocalDate make = herbItself && raw(wish) ? slice.from() : latest(slice, choice);
+            if (make.isBefore(free)) {
+                make = free;
+            }
+            LocalDate ready = herbItself ? make.plusDays(choice.leadDays()) : free;
+            boolean keeps = herbItself
+                    ? raw(wish) ? s.keepsTo(slice.until()) : s.keepsTo(make) && keeps(choice, make, slice)
+                    : s.keepsTo(slice.until());
+            if (!keeps || ready.isAfter(wish.evenly() ? slice.from() : slice.until())) {
+                continue;
+            }
+            Double rate = herbItself ? choice.driedGPerUnit() : null;
+            int v = programme.variable("from the shelf", slice.amount(), late(ready, slice, wanted) + older(s, wanted));
+            stocks.computeIfAbsent(s.id(), k -> new Terms()).add(v, rate == null ? 1 : rate);
+            flows.add(new Flow(i, YearPlan.Kind.THERE, s.id(), rate, null, make, ready, v));
+            all.add(v, 1);
+        }
+    }
+
+    /** What keeps longest is used last; less money than a walk. */
+    private double older(Stock s, double wanted) {
+        double years = s.until() == null ? MOST_YEARS : Math.min(MOST_YEARS, Math.max(0, days(s.until())) / 365.0);
+        return NEWER * years / wanted;
+    }
+
+    /** What is kept is the herb itself: a tea is made as it is drunk. */
+    private static boolean raw(Wish wish) {
+        return wish.product() == Basket.Product.DRIED || wish.product() == Basket.Product.TEA;
+    }
+
+    private static boolean keeps(Wish.Choice choice, LocalDate made, Wish.Slice slice) {
+        return !made.plusDays(choice.leadDays() + (long) choice.keepsDays()).isBefore(slice.until());
+    }
+
+    private double late(LocalDate ready, Wish.Slice slice, double wanted) {
+        long days = ready.toEpochDay() - slice.from().toEpochDay();
+        return days <= 0 ? 0 : LATE * days / DAYS / wanted;
+    }
+
+    /** Weeks of a herb that serve the same slices, equally late, are one pool. */
+    private void pool() {
+        picked.forEach((id, weeks) -> {
+            Map<List<Serves>, Pool> alike = new LinkedHashMap<>();
+            weeks.forEach((w, terms) -> {
+                List<Serves> serves = serves(herb(id), w);
+                Pool pool = alike.computeIfAbsent(serves, k -> new Pool(herb(id), new ArrayList<>(), new Terms()));
+                pool.weeks().add(w);
+                pool.balance().add(terms);
+            });
+            alike.forEach((serves, pool) -> {
+                pools.add(pool);
+                served.add(serves);
+            });
+        });
+    }
+
+    private List<Serves> serves(Herb herb, int w) {
+        List<Serves> serves = new ArrayList<>();
+        LocalDate dry = dry(herb, w);
+        for (int i = 0; i < request.wishes().size(); i++) {
+            Wish wish = request.wishes().get(i);
+            List<Wish.Slice> all = wish.slices(request.today());
+            double wanted = all.stream().mapToDouble(Wish.Slice::amount).sum();
+            for (Wish.Choice choice : wish.choices()) {
+                if (!choice.herb().equals(herb.id())) {
+                    continue;
+                }
+                LocalDate ready = dry.plusDays(choice.leadDays());
+                for (Wish.Slice slice : all) {
+                    boolean keeps = raw(wish)
+                            ? !week(w).plusDays(herb.keepsDays()).isBefore(slice.until())
+                            : keeps(choice, dry, slice);
+                    if (keeps && !ready.isAfter(wish.evenly() ? slice.from() : slice.until())) {
+                        serves.add(new Serves(i, choice, slice, late(ready, slice, wanted)));
+                    }
+                }
+            }
+        }
+        return serves;
+    }
+
+    private void fromTheField(int i, Wish.Choice choice, Wish.Slice slice, Terms all) {
+        for (int p = 0; p < pools.size(); p++) {
+            Pool pool = pools.get(p);
+            for (Serves s : served.get(p)) {
+                if (s.wish() != i || s.choice() != choice || !s.slice().equals(slice)) {
+                    continue;
+                }
+                int v = programme.variable("from the field", slice.amount(), s.late());
+                pool.balance().add(v, choice.driedGPerUnit());
+                LocalDate dry = dry(pool.herb(), pool.weeks().get(0));
+                flows.add(new Flow(
+                        i,
+                        YearPlan.Kind.PICKED,
+                        pool.herb().id(),
+                        choice.driedGPerUnit(),
+                        pool,
+                        dry,
+                        dry.plusDays(choice.leadDays()),
+                        v));
+                all.add(v, 1);
+            }
+        }
+    }
+
+    /** The day on which what is picked in a week can be used. */
+    private LocalDate dry(Herb herb, int w) {
+        LocalDate jarred = week(w).plusDays(DAYS - 1 + (long) Math.ceil(herb.dryingDays()));
+        LocalDate aged = week(w).plusDays(DAYS - 1 + (long) herb.ageingDays());
+        return aged.isAfter(jarred) ? aged : jarred;
+    }
+
+    // ---- what there is to do it with
+
+    private void bounds() {
+        Means means = request.means();
+        pools.forEach(pool -> programme.atMost("dried " + pool.herb().name(), pool.balance(), 0));
+        for (Stock s : request.stocks()) {
+            Terms used = stocks.get(s.id());
+            if (used != null) {
+                programme.atMost("there " + s.id(), used, s.amount());
+            }
+        }
+        rack.forEach((w, terms) -> programme.atMost("rack " + w, terms, means.rackM2() * DAYS));
+        walks.forEach((w, made) -> {
+            Terms mornings = new Terms();
+            made.forEach((walk, v) -> {
+                mornings.add(v, 1);
+                hours(w).add(v, means.walkHours().getOrDefault(walk, 1.0));
+            });
+            int month = week(w).plusDays(DAYS / 2).getMonthValue();
+            programme.atMost(
+                    "dry mornings " + w, mornings, DAYS * means.dryMornings().get(month - 1));
+        });
+        hours.forEach((w, terms) -> programme.atMost("hours " + w, terms, means.hoursPerWeek()));
+        // Dried herb waits for an evening: the bench is bound by the year and not by the week.
+        Terms bench = new Terms();
+        for (Flow f : flows) {
+            Wish wish = request.wishes().get(f.wish());
+            if (f.driedGPerUnit() != null && !raw(wish)) {
+                bench.add(f.variable(), MAKING_HOURS / wish.amount());
+            }
+        }
+        hours.values().forEach(bench::add);
+        programme.atMost("hours of all weeks", bench, means.hoursPerWeek() * request.weeks());
+    }
+
+    // ---- what comes of it
+
+    Programme programme() {
+        return programme;
+    }
+
+    YearPlan solve(Programme.Solver solver) {
+        Programme.Solution solution = solver.solve(programme, 0.01);
+        double[] v = solution.values();
+        TreeMap<Integer, List<YearPlan.Planned>> byWeek = new TreeMap<>();
+        for (Pick p : picks) {
+            if (v[p.variable()] >= WORTH_G) {
+                byWeek.computeIfAbsent(p.week(), k -> new ArrayList<>())
+                        .add(new YearPlan.Planned(p.growth().id(), week(p.week()), v[p.variable()]));
+            }
+        }
+        List<YearPlan.Week> weeks = new ArrayList<>();
+        byWeek.forEach((w, planned) -> weeks.add(new YearPlan.Week(
+                week(w),
+                walksOf(planned),
+                planned,
+                used(rack.get(w), v, request.means().rackM2() * DAYS),
+                sum(hours.get(w), v))));
+        List<YearPlan.Granted> granted = new ArrayList<>();
+        for (int i = 0; i < request.wishes().size(); i++) {
+            granted.add(granted(i, v));
+        }
+        return new YearPlan(weeks, granted, solution.cost(), solution.bound());
+    }
+
+    private List<String> walksOf(List<YearPlan.Planned> planned) {
+        TreeSet<String> made = new TreeSet<>();
+        for (YearPlan.Planned p : planned) {
+            request.growths().stream().filter(g -> g.id().equals(p.growth())).forEach(g -> made.add(g.walk()));
+        }
+        return List.copyOf(made);
+    }
+
+    private double sum(@Nullable Terms terms, double[] v) {
+        return terms == null ? 0 : terms.sum(v);
+    }
+
+    private double used(@Nullable Terms terms, double[] v, double most) {
+        return terms == null || most == 0 ? 0 : terms.sum(v) / most;
+    }
+
+    private YearPlan.Granted granted(int i, double[] v) {
+        Wish wish = request.wishes().get(i);
+        double wanted = wish.slices(request.today()).stream()
+                .mapToDouble(Wish.Slice::amount)
+                .sum();
+        double missing = unmet.stream()
+                .filter(u -> u.wish() == i)
+                .mapToDouble(u -> v[u.variable()])
+                .sum();
+        Map<String, YearPlan.From> from = new LinkedHashMap<>();
+        flows.stream()
+                .filter(f -> f.wish() == i && v[f.variable()] > wanted * 1e-4)
+                .sorted(Comparator.comparing(Flow::readyOn))
+                .forEach(f -> from.merge(
+                        f.kind() + f.of() + (f.pool() == null ? "" : f.pool().weeks()),
+                        from(f, v),
+                        YearProgramme::both));
+        double met = wanted == 0 ? 1 : Math.max(0, Math.min(1, 1 - missing / wanted));
+        return new YearPlan.Granted(
+                wish.id(), wanted, met, List.copyOf(from.values()), met < 1 - 1e-3 ? why(i, wish, v) : List.of());
+    }
+
+    private YearPlan.From from(Flow f, double[] v) {
+        Double dried = f.driedGPerUnit() == null ? null : Double.valueOf(v[f.variable()] * f.driedGPerUnit());
+        List<Integer> made = f.pool() == null ? List.of() : weeksPicked(f.pool(), v);
+        if (made.isEmpty()) {
+            return new YearPlan.From(f.kind(), f.of(), v[f.variable()], dried, null, f.makeOn(), f.readyOn());
+        }
+        LocalDate dry = dry(java.util.Objects.requireNonNull(f.pool()).herb(), made.get(made.size() - 1));
+        long lead = f.readyOn().toEpochDay() - f.makeOn().toEpochDay();
+        return new YearPlan.From(f.kind(), f.of(), v[f.variable()], dried, week(made.get(0)), dry, dry.plusDays(lead));
+    }
+
+    private List<Integer> weeksPicked(Pool pool, double[] v) {
+        return picks.stream()
+                .filter(p -> p.growth().herb().equals(pool.herb().id())
+                        && pool.weeks().contains(p.week())
+                        && v[p.variable()] >= WORTH_G)
+                .map(Pick::week)
+                .sorted()
+                .toList();
+    }
+
+    private static YearPlan.From both(YearPlan.From a, YearPlan.From b) {
+        return new YearPlan.From(
+                a.kind(),
+                a.of(),
+                a.amount() + b.amount(),
+                a.driedG() == null || b.driedG() == null ? a.driedG() : Double.valueOf(a.driedG() + b.driedG()),
+                a.on(),
+                a.makeOn(),
+                a.readyOn());
+    }
+
+    // ---- why not
+
+    private List<YearPlan.Why> why(int i, Wish wish, double[] v) {
+        if (wish.choices().isEmpty()) {
+            return List.of(YearPlan.Why.NOTHING_ALLOWED);
+        }
+        List<Growth> growths = request.growths().stream()
+                .filter(g -> wish.choices().stream().anyMatch(c -> c.herb().equals(g.herb())))
+                .toList();
+        if (growths.isEmpty()) {
+            return List.of(YearPlan.Why.NO_STAND);
+        }
+        TreeSet<YearPlan.Why> why = new TreeSet<>();
+        boolean anyFlow = false;
+        for (Pick p : picks) {
+            if (!growths.contains(p.growth())) {
+                continue;
+            }
+            boolean serves = flows.stream()
+                    .anyMatch(f -> f.wish() == i
+                            && f.pool() != null
+                            && f.of().equals(p.growth().herb())
+                            && f.pool().weeks().contains(p.week()));
+            if (!serves) {
+                continue;
+            }
+            anyFlow = true;
+            if (tight(rack.get(p.week()), v, request.means().rackM2() * DAYS)) {
+                why.add(YearPlan.Why.RACK);
+            }
+            if (tight(hours.get(p.week()), v, request.means().hoursPerWeek())) {
+                why.add(YearPlan.Why.HOURS);
+            }
+        }
+        if (!anyFlow) {
+            boolean grows = picks.stream().anyMatch(p -> growths.contains(p.growth()));
+            boolean dries = wish.slices(request.today()).stream()
+                    .anyMatch(s -> s.until().isAfter(request.today().plusDays(120)));
+            return List.of(grows && dries ? YearPlan.Why.KEEPING : YearPlan.Why.TOO_LATE);
+        }
+        if (why.isEmpty()) {
+            why.add(YearPlan.Why.STANDS);
+        }
+        return List.copyOf(why);
+    }
+
+    private static boolean tight(@Nullable Terms terms, double[] v, double most) {
+        return terms != null && terms.sum(v) >= most - Math.max(TOLERANCE, most * 1e-4);
+    }
+}

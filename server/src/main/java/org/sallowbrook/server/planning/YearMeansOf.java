@@ -1,0 +1,6 @@
+package org.sallowbrook.server.planning;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface YearMeansOf extends JpaRepository<YearMeans, UUID> {}

@@ -1,0 +1,251 @@
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import { api, ask, ifMatch } from '../api/client'
+import { usePeople } from '../household/queries'
+import { Choose } from '../ui/Choose'
+import { isoToday } from '../ui/clock'
+import { useCommand } from '../ui/command'
+import { Button, Input, NumberInput, Toggle } from '../ui/controls'
+import { PART, PRODUCT } from '../ui/dictionary'
+import { ProblemNotice } from '../ui/page'
+import { number } from '../ui/read'
+import { needed, useFields } from '../ui/useFields'
+import { called, useOffers, type Product, type WishView } from './year'
+
+interface Typed {
+  words: string
+  product: Product
+  amount: string
+  from: string
+  until: string
+  evenly: boolean
+  mayBuy: boolean
+  person: string
+  herbs: string[]
+}
+
+const PRODUCTS: Product[] = ['TEA', 'DRIED', 'TINCTURE', 'OIL', 'SALVE']
+const HOUSE = 'house'
+
+/** The next cold months, or those that are on. */
+function coldMonths(today: string) {
+  const year = Number(today.slice(0, 4)) - (today.slice(5) <= '03-31' ? 1 : 0)
+  return { from: `${year}-10-01`, until: `${year + 1}-03-31` }
+}
+
+function begun(wish: WishView | undefined): Typed {
+  if (!wish) {
+    const today = isoToday()
+    return {
+      words: '',
+      product: 'TEA',
+      amount: '',
+      ...coldMonths(today),
+      evenly: true,
+      mayBuy: false,
+      person: HOUSE,
+      herbs: [''],
+    }
+  }
+  return {
+    words: wish.words,
+    product: wish.product,
+    amount: String(wish.amount),
+    from: wish.from,
+    until: wish.until,
+    evenly: wish.evenly,
+    mayBuy: wish.mayBuy,
+    person: wish.personId ?? HOUSE,
+    herbs: wish.herbs.map((h) => `${h.taxonId} ${h.part}`),
+  }
+}
+
+const wants = (v: Typed) => ({
+  amount: number(v.amount) > 0 ? undefined : 'how much of it',
+  herbs: v.herbs.some((h) => h !== '') ? undefined : 'of which plant',
+  from: needed(v.from, 'from when'),
+  until: needed(v.until, 'until when') ?? (v.until < v.from ? 'lies before the first day' : undefined),
+})
+
+/** What is wanted, of what, how much, when, for whom; sentence by sentence. */
+export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone?: () => void }) {
+  const [id, setId] = useState(() => wish?.id ?? v7())
+  const state = useState(() => begun(wish))
+  const offers = useOffers().data ?? []
+  const save = useCommand(['wishes', 'year'], {
+    mutationFn: (v: Typed) => {
+      const herbs = offers.filter((o) => v.herbs.includes(`${o.taxonId} ${o.part}`))
+      const body = {
+        id,
+        words: v.words.trim() || called(v.product, herbs),
+        product: v.product,
+        amount: number(v.amount),
+        from: v.from,
+        until: v.until,
+        evenly: v.evenly,
+        mayBuy: v.mayBuy,
+        ...(v.person === HOUSE ? {} : { personId: v.person }),
+        herbs: herbs.map((h) => ({ taxonId: h.taxonId, part: h.part })),
+      }
+      return wish
+        ? ask(
+            api.PUT('/api/planning/wishes/{id}', {
+              params: { path: { id }, header: ifMatch(wish.version) },
+              body,
+            }),
+          )
+        : ask(api.POST('/api/planning/wishes', { body }))
+    },
+    onSuccess: () => {
+      if (!wish) {
+        setId(v7())
+        state[1](begun(undefined))
+      }
+      onDone?.()
+    },
+  })
+  const form = useFields(state, wants, save.error)
+  const v = form.values
+  return (
+    <form className="grid gap-3" onSubmit={form.submit(save.mutate)}>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Choose
+          label="What"
+          {...form.chosen('product')}
+          onChange={(product) =>
+            form.set({ product, evenly: product === 'TEA' || product === 'DRIED', herbs: [''] })
+          }
+          choices={PRODUCTS.map((p) => ({ value: p, label: PRODUCT[p].name }))}
+        />
+        <NumberInput
+          label="How much"
+          unit={PRODUCT[v.product].unit}
+          {...form.chosen('amount')}
+          hint={v.product === 'TEA' ? 'two cups a day for two through the cold months are about 730' : ''}
+        />
+      </div>
+      <Herbs form={{ product: v.product, herbs: v.herbs, error: form.wrongAt('herbs') }} set={form.set} />
+      <Times v={v} set={form.set} text={form.text} />
+      <Whom person={v.person} onChange={(person) => form.set({ person })} />
+      <Toggle
+        label="May be bought if it can't be picked"
+        checked={v.mayBuy}
+        onChange={(mayBuy) => form.set({ mayBuy })}
+      />
+      <Input label="In your own words" hint="or leave it empty" maxLength={200} {...form.text('words')} />
+      <ProblemNotice error={save.error} />
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" kind="main" disabled={save.isPending}>
+          {wish ? 'Change the wish' : 'Wish for it'}
+        </Button>
+        {onDone && <Button onClick={onDone}>Cancel</Button>}
+      </div>
+    </form>
+  )
+}
+
+type Set = (some: Partial<Typed>) => void
+
+function Times({
+  v,
+  set,
+  text,
+}: {
+  v: Typed
+  set: Set
+  text: (field: 'from' | 'until') => Pick<React.ComponentProps<typeof Input>, 'value' | 'onChange' | 'error'>
+}) {
+  const today = isoToday()
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Input type="date" {...text('from')} label={v.evenly ? 'From' : 'In hand by'} />
+        <Input type="date" {...text('until')} label="Until" min={today} />
+      </div>
+      <div className="flex flex-wrap gap-x-4">
+        <button
+          type="button"
+          className="min-h-8 text-sm underline"
+          onClick={() => set({ ...coldMonths(today), evenly: true })}
+        >
+          through the cold months
+        </button>
+        <button
+          type="button"
+          className="min-h-8 text-sm underline"
+          onClick={() => set({ from: today, until: `${Number(today.slice(0, 4)) + 1}${today.slice(4)}` })}
+        >
+          all year
+        </button>
+      </div>
+      <Toggle label="Used a little at a time" checked={v.evenly} onChange={(evenly) => set({ evenly })} />
+    </>
+  )
+}
+
+function Whom({ person, onChange }: { person: string; onChange: (person: string) => void }) {
+  const people = usePeople().data ?? []
+  if (people.length === 0) return null
+  return (
+    <Choose
+      label="For whom"
+      value={person}
+      onChange={onChange}
+      choices={[
+        { value: HOUSE, label: 'the house', hint: 'nobody in particular' },
+        ...people.map((p) => ({ value: p.id, label: p.name })),
+      ]}
+    />
+  )
+}
+
+/** One plant, or any of several. */
+function Herbs({
+  form,
+  set,
+}: {
+  form: { product: Product; herbs: string[]; error: string | undefined }
+  set: Set
+}) {
+  const offers = (useOffers().data ?? []).filter((o) => o.products.includes(form.product))
+  return (
+    <div className="grid gap-2">
+      {form.herbs.map((herb, i) => (
+        <div key={i} className="flex flex-wrap items-end gap-2">
+          <div className="min-w-48 flex-1">
+            <Choose
+              label={i === 0 ? 'Of' : 'or of'}
+              value={herb}
+              error={i === 0 ? form.error : undefined}
+              onChange={(to) => set({ herbs: form.herbs.map((h, j) => (j === i ? to : h)) })}
+              choices={offers.map((o) => ({
+                value: `${o.taxonId} ${o.part}`,
+                label: `${o.commonName}, ${PART[o.part].toLowerCase()}`,
+              }))}
+            />
+          </div>
+          {i > 0 && (
+            <button
+              type="button"
+              className="min-h-11 text-sm underline"
+              onClick={() => set({ herbs: form.herbs.filter((_, j) => j !== i) })}
+            >
+              not of this
+            </button>
+          )}
+        </div>
+      ))}
+      {form.herbs.length < 8 && form.herbs[0] !== '' && (
+        <div>
+          <button
+            type="button"
+            className="min-h-8 text-sm underline"
+            onClick={() => set({ herbs: [...form.herbs, ''] })}
+          >
+            or of another plant, whichever is nearer
+          </button>
+        </div>
+      )}
+    </div>
+  )
+}
