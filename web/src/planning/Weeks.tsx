@@ -1,8 +1,8 @@
 import { Link } from 'react-router'
 import { PART } from '../ui/dictionary'
 import { Empty } from '../ui/page'
-import { dayMonth, figure, hours, month } from '../ui/words'
-import type { WishView, YearView } from './year'
+import { dayMonth, hours, month } from '../ui/words'
+import { about, type WishView, type YearView } from './year'
 
 type Week = YearView['weeks'][number]
 
@@ -19,7 +19,7 @@ function Line({ year }: { year: YearView }) {
   })
   const path = Array.from({ length: 121 }, (_, i) => `${i ? 'L' : 'M'}${i * 10} ${y(i * 10).toFixed(1)}`)
   return (
-    <svg viewBox="0 -4 1200 92" className="mb-2 w-full" aria-hidden>
+    <svg viewBox="0 -4 1200 92" className="mb-2 hidden w-full sm:block" aria-hidden>
       <path d={path.join('')} fill="none" stroke="var(--water)" strokeWidth="4" />
       {months.map((m) => {
         const x = at(m.toISOString().slice(0, 10))
@@ -95,8 +95,8 @@ function OneWeek({ week: w, wishes, open }: { week: Week; wishes: WishView[]; op
                 <Link className="underline" to={`/field/stands/${p.standId}`}>
                   {p.stand}
                 </Link>
-                : {figure(p.freshG, 2)} g of {p.commonName}, {PART[p.part].toLowerCase()}, fresh (
-                {figure(p.driedG, 2)} g dried)
+                : {about(p.freshG)} of {p.commonName}, {PART[p.part].toLowerCase()}, fresh ({about(p.driedG)}{' '}
+                dried)
                 {p.wishes.length > 0 && (
                   <span className="text-soft block text-sm">for {p.wishes.map(name).join('; ')}</span>
                 )}

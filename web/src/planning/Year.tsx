@@ -1,14 +1,15 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, ask } from '../api/client'
+import { api, ask, ifMatch } from '../api/client'
 import { useCommand } from '../ui/command'
 import { Button, ButtonLink } from '../ui/controls'
 import { Only } from '../ui/may'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date, dayMonth, figure } from '../ui/words'
+import { date, dayMonth } from '../ui/words'
 import { Bears, MeansForm } from './Means'
 import { WishForm } from './WishForm'
 import {
+  about,
   amountOf,
   percent,
   useHelps,
@@ -158,14 +159,16 @@ function Met({
   const fell = granted.metBefore != null && granted.metBefore - granted.met > 0.02
   return (
     <>
-      <div className="mt-1 flex items-center gap-3">
-        <span className="border-line h-4 w-40 border-2" aria-hidden>
+      <div className="mt-1 flex flex-wrap items-center gap-x-3">
+        <span className="border-line h-4 w-32 shrink-0 border-2 sm:w-40" aria-hidden>
           <span
             className={`block h-full ${granted.met >= 0.999 ? 'bg-water' : 'bg-amber'}`}
             style={{ width: `${granted.met * 100}%` }}
           />
         </span>
-        <strong>{granted.met >= 0.999 ? 'all of it' : percent(granted.met)}</strong>
+        <strong className="whitespace-nowrap">
+          {granted.met >= 0.999 ? 'all of it' : percent(granted.met)}
+        </strong>
         {sure !== undefined && (
           <span className="text-soft text-sm">in {Math.round(sure * 100)} of 100 seasons</span>
         )}
@@ -187,12 +190,13 @@ function Met({
               </>
             )}
             {f.kind === 'PICKED' &&
-              `picked from ${dayMonth(f.on)}: ${f.what}, ${figure(f.driedG ?? 0)} g dried, ready by ${dayMonth(f.readyOn)}`}
+              `picked from ${dayMonth(f.on)}: ${f.what}, ${about(f.driedG ?? 0)} dried, ready by ${dayMonth(f.readyOn)}`}
             {f.kind === 'BOUGHT' &&
-              `to buy: ${f.what}, ${figure(f.driedG ?? 0)} g dried, by ${dayMonth(f.makeOn)}`}
+              `to buy: ${f.what}, ${about(f.driedG ?? 0)} dried, by ${dayMonth(f.makeOn)}`}
           </li>
         ))}
       </ul>
+      <Missing wish={wish} granted={granted} />
       {granted.why.map((w) => (
         <p key={w} className="text-sm">
           {WHY[w]}
@@ -206,6 +210,47 @@ function Met({
           </p>
         ))}
     </>
+  )
+}
+
+/** What can still be done where it falls short. */
+function Missing({ wish, granted }: { wish: WishView; granted: Granted }) {
+  const buy = useCommand(['wishes', 'year'], {
+    mutationFn: () => {
+      const { id, words, product, amount, from, until, evenly, personId, herbs } = wish
+      return ask(
+        api.PUT('/api/planning/wishes/{id}', {
+          params: { path: { id }, header: ifMatch(wish.version) },
+          body: {
+            id,
+            words,
+            product,
+            amount,
+            from,
+            until,
+            evenly,
+            mayBuy: true,
+            ...(personId ? { personId } : {}),
+            herbs: herbs.map((h) => ({ taxonId: h.taxonId, part: h.part })),
+          },
+        }),
+      )
+    },
+  })
+  const missing = granted.wanted * (1 - granted.met)
+  if (granted.met >= 0.999 || granted.why.includes('NOTHING_ALLOWED')) return null
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 text-sm">
+      <strong>Missing: {amountOf(missing, wish.product)}.</strong>
+      {!wish.mayBuy && (
+        <Only deed="record">
+          <button type="button" className="min-h-9 underline" onClick={() => buy.mutate()}>
+            Let the rest be bought
+          </button>
+        </Only>
+      )}
+      <ProblemNotice error={buy.error} />
+    </div>
   )
 }
 

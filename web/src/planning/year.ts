@@ -63,4 +63,10 @@ export const percent = (share: number) => {
   return `${rounded} %`
 }
 
+/** Of a basket: nobody weighs to the gram what is still to be picked. */
+export const about = (g: number) =>
+  g >= 1000
+    ? `${figure(Math.round(g / 100) / 10)} kg`
+    : `${g >= 100 ? Math.round(g / 10) * 10 : Math.round(g)} g`
+
 export const amountOf = (amount: number, product: Product) => `${figure(amount)} ${PRODUCT[product].unit}`

@@ -36,6 +36,7 @@ final class Writers {
         this.base = base;
         for (int i = 0; i < howMany; i++) {
             Thread writer = new Thread(this::write);
+            writer.setDaemon(true);
             writer.start();
             threads.add(writer);
         }

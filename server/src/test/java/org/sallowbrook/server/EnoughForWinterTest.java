@@ -28,6 +28,7 @@ public class EnoughForWinterTest extends ServerTest {
     public void household() {
         ilse = as("ilse");
         chain = new Chain(ilse, today(), now());
+        noWishes();
     }
 
     @AfterMethod

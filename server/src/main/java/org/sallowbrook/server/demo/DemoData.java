@@ -27,6 +27,7 @@ import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.making.oil.Water;
 import org.sallowbrook.core.notes.ComeBack;
 import org.sallowbrook.core.notes.Note;
+import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.shelf.BoughtGate;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.VesselKind;
@@ -55,6 +56,8 @@ import org.sallowbrook.server.making.PressingService;
 import org.sallowbrook.server.making.ShakingService;
 import org.sallowbrook.server.making.demo.DemoBench;
 import org.sallowbrook.server.notes.NoteService;
+import org.sallowbrook.server.planning.WishService;
+import org.sallowbrook.server.planning.YearService;
 import org.sallowbrook.server.platform.FindSource;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
@@ -115,6 +118,8 @@ class DemoData implements ApplicationRunner {
     private final TrialService trials;
     private final DiaryService diaries;
     private final NoteService notes;
+    private final WishService wishes;
+    private final YearService year;
     private final TransactionTemplate transaction;
     private final SimulatedClock clock;
 
@@ -146,6 +151,8 @@ class DemoData implements ApplicationRunner {
             TrialService trials,
             DiaryService diaries,
             NoteService notes,
+            WishService wishes,
+            YearService year,
             PlatformTransactionManager transactions,
             SimulatedClock clock) {
         this.signIn = signIn;
@@ -175,6 +182,8 @@ class DemoData implements ApplicationRunner {
         this.trials = trials;
         this.diaries = diaries;
         this.notes = notes;
+        this.wishes = wishes;
+        this.year = year;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -392,6 +401,8 @@ class DemoData implements ApplicationRunner {
                 running(fen);
             }
         }
+        go(8, 20);
+        wishes();
         go(7, 17);
         written(
                 FindSource.Thing.STAND,
@@ -453,6 +464,69 @@ class DemoData implements ApplicationRunner {
                 null,
                 recipient));
         return id;
+    }
+
+    /** What the house wants in hand, the most important first. */
+    private void wishes() {
+        year.say(new YearService.MeansRequest(1.5, 6.0));
+        wish(
+                "Lime flower tea for two through the cold months",
+                Basket.Product.TEA,
+                360,
+                "2026-10-01",
+                "2027-03-31",
+                true,
+                "small-leaved-lime",
+                Taxon.Part.FLOWER);
+        wish(
+                "Three small bottles of meadowsweet",
+                Basket.Product.TINCTURE,
+                150,
+                "2026-10-01",
+                "2027-09-30",
+                false,
+                "meadowsweet",
+                Taxon.Part.TOPS);
+        wish(
+                "Twelve tins of marigold salve to give away",
+                Basket.Product.SALVE,
+                320,
+                "2026-12-06",
+                "2027-05-31",
+                false,
+                "pot-marigold",
+                Taxon.Part.FLOWER_HEAD);
+        wish(
+                "Nettle tea in early spring",
+                Basket.Product.TEA,
+                120,
+                "2027-02-15",
+                "2027-04-15",
+                true,
+                "stinging-nettle",
+                Taxon.Part.LEAF);
+    }
+
+    private void wish(
+            String words,
+            Basket.Product product,
+            double amount,
+            String from,
+            String until,
+            boolean evenly,
+            String taxon,
+            Taxon.Part part) {
+        wishes.add(new WishService.WishRequest(
+                Owned.newId(),
+                words,
+                product,
+                amount,
+                LocalDate.parse(from),
+                LocalDate.parse(until),
+                evenly,
+                false,
+                null,
+                List.of(new WishService.HerbRequest(taxon, part))));
     }
 
     private void vessels(VesselKind kind, double capacityMl, int count, String note) {

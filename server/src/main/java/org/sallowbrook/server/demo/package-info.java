@@ -13,6 +13,7 @@
             "making :: demo",
             "dosing",
             "notes",
+            "planning",
             "tracing",
             "calendar"
         })

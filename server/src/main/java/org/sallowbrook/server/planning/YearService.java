@@ -50,14 +50,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** Gathers what the household has, knows and wishes into one request to the planner, and keeps the plan it goes by. */
 @Service
 @Transactional(readOnly = true)
-class YearService {
+public class YearService {
 
-    record MeansRequest(Double rackM2, Double hoursPerWeek) {}
+    public record MeansRequest(Double rackM2, Double hoursPerWeek) {}
 
     record BearsRequest(UUID standId, Taxon.Part part, Double freshG) {}
 
     /** @param said whether somebody said so, or it is taken until somebody does */
-    record MeansView(Double rackM2, Double hoursPerWeek, Boolean said) {}
+    public record MeansView(Double rackM2, Double hoursPerWeek, Boolean said) {}
 
     /** @param freshG as somebody said; null where nobody did and nothing was weighed */
     record UnknownView(

@@ -50,6 +50,8 @@ final class YearProgramme {
     /** Making one wish at the bench: a working figure of this tool. */
     private static final double MAKING_HOURS = 2;
 
+    private static final double USUAL_WALK_HOURS = 1;
+
     private static final double TOLERANCE = 1e-6;
     private static final double WORTH_G = 0.5;
 
@@ -123,7 +125,11 @@ final class YearProgramme {
                 if (ripe < HARDLY_RIPE || !(whole * share * ripe > WORTH_G)) {
                     continue;
                 }
-                int pick = picked(g, herb, w, whole * share * ripe, strain);
+                double most = Math.min(whole * share * ripe, doable(g, herb));
+                if (!(most > WORTH_G)) {
+                    continue;
+                }
+                int pick = picked(g, herb, w, most, strain);
                 (mid.getYear() == request.today().getYear() ? thisYear : nextYear).add(pick, 1);
             }
             if (!thisYear.empty()) {
@@ -133,6 +139,18 @@ final class YearProgramme {
                 programme.atMost("next share of " + g.id(), nextYear, whole * g.nextShare());
             }
         }
+    }
+
+    /** Grams that hours and rack allow in one week if it is walked to: the tighter it is said, the sooner a plan is found. */
+    private double doable(Growth g, Herb herb) {
+        Means means = request.means();
+        double hours = means.hoursPerWeek() - means.walkHours().getOrDefault(g.walk(), USUAL_WALK_HOURS);
+        double byHours = Math.max(0, hours) / herb.hoursPerKg() * 1000;
+        double days = Math.min(DAYS, herb.dryingDays());
+        double byRack = days * herb.areaM2PerKg() > 0
+                ? means.rackM2() * DAYS / (days * herb.areaM2PerKg()) * 1000
+                : Double.MAX_VALUE;
+        return Math.min(byHours, byRack);
     }
 
     private int picked(Growth g, Herb herb, int w, double most, double strain) {
@@ -355,7 +373,7 @@ final class YearProgramme {
             Terms mornings = new Terms();
             made.forEach((walk, v) -> {
                 mornings.add(v, 1);
-                hours(w).add(v, means.walkHours().getOrDefault(walk, 1.0));
+                hours(w).add(v, means.walkHours().getOrDefault(walk, USUAL_WALK_HOURS));
             });
             int month = week(w).plusDays(DAYS / 2).getMonthValue();
             programme.atMost(
@@ -487,6 +505,16 @@ final class YearProgramme {
             return List.of(YearPlan.Why.NO_STAND);
         }
         TreeSet<YearPlan.Why> why = new TreeSet<>();
+        if (request.means().rackM2() == 0) {
+            why.add(YearPlan.Why.RACK);
+        }
+        if (growths.stream().noneMatch(g -> doable(g, herb(g.herb())) > 0)
+                && request.means().rackM2() > 0) {
+            why.add(YearPlan.Why.HOURS);
+        }
+        if (!why.isEmpty()) {
+            return List.copyOf(why);
+        }
         boolean anyFlow = false;
         for (Pick p : picks) {
             if (!growths.contains(p.growth())) {
@@ -509,15 +537,31 @@ final class YearProgramme {
             }
         }
         if (!anyFlow) {
-            boolean grows = picks.stream().anyMatch(p -> growths.contains(p.growth()));
-            boolean dries = wish.slices(request.today()).stream()
-                    .anyMatch(s -> s.until().isAfter(request.today().plusDays(120)));
-            return List.of(grows && dries ? YearPlan.Why.KEEPING : YearPlan.Why.TOO_LATE);
+            return List.of(spoils(wish, growths) ? YearPlan.Why.KEEPING : YearPlan.Why.TOO_LATE);
         }
         if (why.isEmpty()) {
             why.add(YearPlan.Why.STANDS);
         }
         return List.copyOf(why);
+    }
+
+    /** Whether it could be picked and made in time, and would not keep. */
+    private boolean spoils(Wish wish, List<Growth> growths) {
+        for (Pick p : picks) {
+            if (!growths.contains(p.growth())) {
+                continue;
+            }
+            Herb herb = herb(p.growth().herb());
+            for (Wish.Choice c : wish.choices()) {
+                LocalDate ready = dry(herb, p.week()).plusDays(c.leadDays());
+                if (c.herb().equals(herb.id())
+                        && wish.slices(request.today()).stream()
+                                .anyMatch(s -> !ready.isAfter(wish.evenly() ? s.from() : s.until()))) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private static boolean tight(@Nullable Terms terms, double[] v, double most) {

@@ -1,0 +1,104 @@
+package org.sallowbrook.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** What we want in hand, and the year that brings it; a wish is said, ordered, changed and given up in the page. */
+public class YearTest extends InBrowser {
+
+    @BeforeMethod
+    public void atTheYear() {
+        go("/year");
+        heading("Enough for winter").waitFor();
+    }
+
+    private Locator wish(String words) {
+        return section("What we want in hand")
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(words))
+                .first();
+    }
+
+    @Test
+    public void aWishIsMetFromTheShelfAndFromWalks() {
+        Locator form = section("A wish");
+        choose("Of", "stinging nettle, leaf");
+        form.getByLabel("How much").fill("20");
+        form.getByLabel("In your own words").fill("A pot of nettle a week");
+        button("Wish for it").click();
+        assertThat(wish("A pot of nettle a week")).containsText("all of it");
+        assertThat(wish("A pot of nettle a week")).containsText(Pattern.compile("in \\d+ of 100 seasons"));
+        accessible("enough for winter");
+        // Given up it is gone from the list, and its weeks with it.
+        wish("A pot of nettle a week")
+                .getByText("give up", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(section("What we want in hand").getByText("A pot of nettle a week"))
+                .hasCount(0);
+    }
+
+    @Test
+    public void theOrderIsTheirsAndIsKeptWithKeys() {
+        Locator first =
+                section("What we want in hand").getByRole(AriaRole.LISTITEM).first();
+        String words = first.getByRole(AriaRole.STRONG).first().textContent();
+        Locator down = page.getByRole(
+                AriaRole.BUTTON,
+                new com.microsoft.playwright.Page.GetByRoleOptions().setName(words + ": less important"));
+        down.focus();
+        down.press("Enter");
+        assertThat(section("What we want in hand")
+                        .getByRole(AriaRole.LISTITEM)
+                        .first()
+                        .getByRole(AriaRole.STRONG)
+                        .first())
+                .not()
+                .hasText(words);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(words + ": more important"))
+                .click();
+        assertThat(first.getByRole(AriaRole.STRONG).first()).hasText(words);
+    }
+
+    @Test
+    public void whatIsWrongStandsAtItsField() {
+        button("Wish for it").click();
+        assertThat(section("A wish").getByRole(AriaRole.ALERT).first()).isVisible();
+        assertThat(section("A wish")).containsText("how much of it");
+        assertThat(section("A wish")).containsText("of which plant");
+    }
+
+    /** A thousand litres are answered with what there is, and why no more. */
+    @Test
+    public void whatCantBeHadSaysWhy() {
+        Locator form = section("A wish");
+        choose("What", "infused oil");
+        choose("Of", "pot marigold, flower head");
+        form.getByLabel("How much").fill("100000");
+        form.getByLabel("In your own words").fill("An ocean of marigold oil");
+        button("Wish for it").click();
+        assertThat(wish("An ocean of marigold oil")).containsText("%");
+        assertThat(wish("An ocean of marigold oil"))
+                .containsText(Pattern.compile("not enough|is full|are full|any more"));
+        wish("An ocean of marigold oil")
+                .getByText("give up", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(section("What we want in hand").getByText("An ocean")).hasCount(0);
+    }
+
+    @Test
+    public void thePlanIsKeptAndAWeekCanBeOpened() {
+        button("Go by this plan").click();
+        assertThat(main()).containsText("The house goes by the plan of");
+        Locator week =
+                section("The year").getByText(Pattern.compile("^Week of ")).last();
+        week.click();
+        assertThat(section("The year")).containsText("fresh");
+    }
+}
