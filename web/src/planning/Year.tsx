@@ -84,7 +84,10 @@ function Wanted({ wishes }: { wishes: WishView[] }) {
         ))}
       </ol>
       {wishes.length > 1 && (
-        <p className="text-soft mt-2 text-sm">The first is met before the second, and so on.</p>
+        <p className="text-soft mt-2 text-sm">
+          The first is met before the second, and so on. Where it costs little a quarter more is planned: some
+          of it will fail.
+        </p>
       )}
     </Section>
   )

@@ -67,9 +67,9 @@ public class Screenshots extends InBrowser {
         choose("Herb", "meadowsweet");
         page.getByText("grain spirit 96 %").first().waitFor();
         shot("tincture");
-        go("/making/tea");
-        page.getByText("Water to put on").first().waitFor();
-        shot("tea");
+        go("/year");
+        page.getByText("of 100 seasons").first().waitFor();
+        shot("year");
         go("/dosing");
         link("Ilse Varga-Holm: Meadowsweet tincture").click();
         page.getByText("Planned and taken").waitFor();

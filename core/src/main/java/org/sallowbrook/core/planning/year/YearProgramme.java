@@ -21,26 +21,42 @@ final class YearProgramme {
 
     private static final int DAYS = 7;
 
-    /** For the last wish of the list; one more for each place before it. */
-    private static final double UNMET = 1000;
+    /**
+     * For a gram of dried herb that the last wish of the list lacks. Each before it is dearer, by the gram and not by the wish:
+     * else a small wish at the end would be met before a large one at its head.
+     */
+    private static final double UNMET = 2;
+
+    /** The first wish is at most so many times as dear as the last, and twice as dear as the next. */
+    private static final double FIRST_TO_LAST = 1000;
+
+    private static final double DEARER = 2;
 
     /** All that may be taken of a stand that does not hold; a strong one costs a tenth. */
     private static final double WEAK = 20;
 
     private static final double STRONG = 2;
-    private static final double WALK = 1;
 
-    /** A whole wish made of what is bought. */
-    private static final double BOUGHT = 100;
+    /** An hour of walking or picking. */
+    private static final double HOUR = 1;
 
-    /** A week that a wish comes late. */
-    private static final double LATE = 2;
+    /** So much more than is wanted is planned where it costs little: some of it will fail. */
+    private static final double RESERVE = 0.25;
+
+    /** What a gram of reserve is worth: some walking, and nothing bought. */
+    private static final double WITHOUT_RESERVE = 0.3;
+
+    /** A gram that is bought. */
+    private static final double BOUGHT = 0.4;
+
+    /** A week that a gram comes late. */
+    private static final double LATE = 0.01;
 
     /** All of a stand's take picked in another week than it was planned for. */
     private static final double CHANGED = 2;
 
-    /** A whole wish taken from what keeps a year longer than it might. */
-    private static final double NEWER = 0.1;
+    /** A gram taken from what keeps a year longer than it might. */
+    private static final double NEWER = 0.0005;
 
     private static final double MOST_YEARS = 5;
 
@@ -144,7 +160,7 @@ final class YearProgramme {
     /** Grams that hours and rack allow in one week if it is walked to: the tighter it is said, the sooner a plan is found. */
     private double doable(Growth g, Herb herb) {
         Means means = request.means();
-        double hours = means.hoursPerWeek() - means.walkHours().getOrDefault(g.walk(), USUAL_WALK_HOURS);
+        double hours = means.hoursPerWeek() - walkHours(g.walk());
         double byHours = Math.max(0, hours) / herb.hoursPerKg() * 1000;
         double days = Math.min(DAYS, herb.dryingDays());
         double byRack = days * herb.areaM2PerKg() > 0
@@ -153,11 +169,15 @@ final class YearProgramme {
         return Math.min(byHours, byRack);
     }
 
+    private double walkHours(String walk) {
+        return request.means().walkHours().getOrDefault(walk, USUAL_WALK_HOURS);
+    }
+
     private int picked(Growth g, Herb herb, int w, double most, double strain) {
-        int pick = programme.variable("pick " + g.id() + " " + w, most, strain);
+        int pick = programme.variable("pick " + g.id() + " " + w, most, strain + HOUR * herb.hoursPerKg() / 1000);
         picks.add(new Pick(g, w, pick));
         int walk = walks.computeIfAbsent(w, k -> new HashMap<>())
-                .computeIfAbsent(g.walk(), k -> programme.whole("walk " + k + " " + w, 1, WALK));
+                .computeIfAbsent(g.walk(), k -> programme.whole("walk " + k + " " + w, 1, HOUR * walkHours(k)));
         programme.atMost("only where somebody walks", new Terms().add(pick, 1).add(walk, -most), 0);
         picked.computeIfAbsent(g.herb(), k -> new TreeMap<>())
                 .computeIfAbsent(w, k -> new Terms())
@@ -199,15 +219,17 @@ final class YearProgramme {
 
     private void wish(int i, Wish wish) {
         List<Wish.Slice> slices = wish.slices(request.today());
-        double wanted = slices.stream().mapToDouble(Wish.Slice::amount).sum();
         int place = request.wishes().size() - i;
+        double grams = gramsPerUnit(wish);
+        double dearer = Math.pow(
+                Math.min(DEARER, Math.pow(FIRST_TO_LAST, 1.0 / request.wishes().size())), place - 1);
         for (Wish.Slice slice : slices) {
             Terms all = new Terms();
             for (Wish.Choice choice : wish.choices()) {
-                fromTheShelf(i, wish, choice, slice, wanted, all);
+                fromTheShelf(i, wish, choice, slice, grams, all);
                 fromTheField(i, choice, slice, all);
                 if (wish.mayBuy()) {
-                    int bought = programme.variable("bought", slice.amount(), BOUGHT / wanted);
+                    int bought = programme.variable("bought", slice.amount(), BOUGHT * grams);
                     LocalDate ready = request.today().plusDays(choice.leadDays());
                     if (!ready.isAfter(wish.evenly() ? slice.from() : slice.until())) {
                         flows.add(new Flow(
@@ -223,11 +245,23 @@ final class YearProgramme {
                     }
                 }
             }
-            int missing = programme.variable("unmet " + wish.name(), slice.amount(), UNMET * place / wanted);
+            int missing = programme.variable("unmet " + wish.name(), slice.amount(), UNMET * dearer * grams);
             all.add(missing, 1);
             unmet.add(new Unmet(i, slice.amount(), missing));
-            programme.exactly("wish " + wish.name(), all, slice.amount());
+            // What is sent to the slice beyond it is its reserve.
+            double reserve = RESERVE * slice.amount();
+            int spare = programme.variable("no reserve of " + wish.name(), reserve, WITHOUT_RESERVE * grams);
+            all.add(spare, 1);
+            programme.exactly("wish " + wish.name(), all, slice.amount() + reserve);
         }
+    }
+
+    /** Of dried herb, by the plant that takes least. */
+    private static double gramsPerUnit(Wish wish) {
+        return wish.choices().stream()
+                .mapToDouble(Wish.Choice::driedGPerUnit)
+                .min()
+                .orElse(1);
     }
 
     private LocalDate latest(Wish.Slice slice, Wish.Choice choice) {
@@ -235,7 +269,7 @@ final class YearProgramme {
         return day.isBefore(request.today()) ? request.today() : day;
     }
 
-    private void fromTheShelf(int i, Wish wish, Wish.Choice choice, Wish.Slice slice, double wanted, Terms all) {
+    private void fromTheShelf(int i, Wish wish, Wish.Choice choice, Wish.Slice slice, double grams, Terms all) {
         for (Stock s : request.stocks()) {
             if (!s.herb().equals(choice.herb())) {
                 continue;
@@ -257,7 +291,8 @@ final class YearProgramme {
                 continue;
             }
             Double rate = herbItself ? choice.driedGPerUnit() : null;
-            int v = programme.variable("from the shelf", slice.amount(), late(ready, slice, wanted) + older(s, wanted));
+            int v = programme.variable(
+                    "from the shelf", (1 + RESERVE) * slice.amount(), late(ready, slice, grams) + older(s, grams));
             stocks.computeIfAbsent(s.id(), k -> new Terms()).add(v, rate == null ? 1 : rate);
             flows.add(new Flow(i, YearPlan.Kind.THERE, s.id(), rate, null, make, ready, v));
             all.add(v, 1);
@@ -265,9 +300,9 @@ final class YearProgramme {
     }
 
     /** What keeps longest is used last; less money than a walk. */
-    private double older(Stock s, double wanted) {
+    private double older(Stock s, double grams) {
         double years = s.until() == null ? MOST_YEARS : Math.min(MOST_YEARS, Math.max(0, days(s.until())) / 365.0);
-        return NEWER * years / wanted;
+        return NEWER * years * grams;
     }
 
     /** What is kept is the herb itself: a tea is made as it is drunk. */
@@ -279,9 +314,9 @@ final class YearProgramme {
         return !made.plusDays(choice.leadDays() + (long) choice.keepsDays()).isBefore(slice.until());
     }
 
-    private double late(LocalDate ready, Wish.Slice slice, double wanted) {
+    private double late(LocalDate ready, Wish.Slice slice, double grams) {
         long days = ready.toEpochDay() - slice.from().toEpochDay();
-        return days <= 0 ? 0 : LATE * days / DAYS / wanted;
+        return days <= 0 ? 0 : LATE * days / DAYS * grams;
     }
 
     /** Weeks of a herb that serve the same slices, equally late, are one pool. */
@@ -307,7 +342,7 @@ final class YearProgramme {
         for (int i = 0; i < request.wishes().size(); i++) {
             Wish wish = request.wishes().get(i);
             List<Wish.Slice> all = wish.slices(request.today());
-            double wanted = all.stream().mapToDouble(Wish.Slice::amount).sum();
+            double grams = gramsPerUnit(wish);
             for (Wish.Choice choice : wish.choices()) {
                 if (!choice.herb().equals(herb.id())) {
                     continue;
@@ -318,7 +353,7 @@ final class YearProgramme {
                             ? !week(w).plusDays(herb.keepsDays()).isBefore(slice.until())
                             : keeps(choice, dry, slice);
                     if (keeps && !ready.isAfter(wish.evenly() ? slice.from() : slice.until())) {
-                        serves.add(new Serves(i, choice, slice, late(ready, slice, wanted)));
+                        serves.add(new Serves(i, choice, slice, late(ready, slice, grams)));
                     }
                 }
             }
@@ -333,7 +368,7 @@ final class YearProgramme {
                 if (s.wish() != i || s.choice() != choice || !s.slice().equals(slice)) {
                     continue;
                 }
-                int v = programme.variable("from the field", slice.amount(), s.late());
+                int v = programme.variable("from the field", (1 + RESERVE) * slice.amount(), s.late());
                 pool.balance().add(v, choice.driedGPerUnit());
                 LocalDate dry = dry(pool.herb(), pool.weeks().get(0));
                 flows.add(new Flow(
@@ -373,7 +408,7 @@ final class YearProgramme {
             Terms mornings = new Terms();
             made.forEach((walk, v) -> {
                 mornings.add(v, 1);
-                hours(w).add(v, means.walkHours().getOrDefault(walk, USUAL_WALK_HOURS));
+                hours(w).add(v, walkHours(walk));
             });
             int month = week(w).plusDays(DAYS / 2).getMonthValue();
             programme.atMost(

@@ -86,13 +86,13 @@ public class YearPlanTest {
                 .sum();
     }
 
-    /** 100 cups of 2 g are 200 g dried and 800 g fresh, of which the stand spares 1000. */
+    /** 100 cups of 2 g are 200 g dried and 800 g fresh; a quarter more is the reserve, which the stand just spares. */
     @Test
     public void whatIsWishedIsPickedAndNoMore() {
         YearPlan plan =
                 YearPlan.of(request(List.of(tea("a", 100)), List.of(growth("g", 5000, 0.2)), List.of(), means(2, 8)));
         assertThat(plan.wishes().get(0).met()).isCloseTo(1, within(1e-6));
-        assertThat(freshG(plan)).isCloseTo(800, within(1.0));
+        assertThat(freshG(plan)).isCloseTo(1000, within(5.0));
         assertThat(plan.weeks())
                 .allMatch(
                         w -> w.on().getMonthValue() == 5 || w.on().getMonthValue() == 6 || w.on().getMonthValue() == 7);
@@ -120,6 +120,15 @@ public class YearPlanTest {
         assertThat(turned.wishes().get(0).met()).isCloseTo(1, within(1e-6));
     }
 
+    /** However small the one at the end, and however much nearer its end it is. */
+    @Test
+    public void aSmallWishAtTheEndTakesNothingFromALargeOneAtTheHead() {
+        YearPlan plan = YearPlan.of(
+                request(List.of(tea("a", 100), tea("b", 5)), List.of(growth("g", 2000, 0.2)), List.of(), means(2, 8)));
+        assertThat(plan.wishes().get(0).met()).isCloseTo(0.5, within(0.01));
+        assertThat(plan.wishes().get(1).met()).isCloseTo(0, within(0.01));
+    }
+
     /** What is there is used before anything is picked, the older first, and nothing after its date. */
     @Test
     public void theShelfServesFirstAndTheOlderBeforeTheNewer() {
@@ -132,7 +141,7 @@ public class YearPlanTest {
         Map<String, Double> used = new HashMap<>();
         plan.wishes().get(0).from().forEach(f -> used.merge(f.of(), f.driedG(), Double::sum));
         assertThat(used.get("old")).isCloseTo(100, within(0.1));
-        assertThat(used.get("young")).isCloseTo(20, within(0.1));
+        assertThat(used.get("young")).isCloseTo(50, within(0.1));
         assertThat(used).doesNotContainKey("stale");
     }
 
@@ -226,7 +235,7 @@ public class YearPlanTest {
                         .filter(f -> f.kind() == YearPlan.Kind.BOUGHT)
                         .mapToDouble(YearPlan.From::amount)
                         .sum())
-                .isCloseTo(50, within(0.5));
+                .isBetween(50.0, 62.0);
     }
 
     @Test
@@ -323,7 +332,7 @@ public class YearPlanTest {
                     .findFirst()
                     .orElseThrow();
             double sum = g.from().stream().mapToDouble(YearPlan.From::amount).sum();
-            assertThat(sum).isCloseTo(g.met() * g.wanted(), within(g.wanted() * 0.01));
+            assertThat(sum).isBetween(g.met() * g.wanted() * 0.98 - 1e-6, g.wanted() * 1.251);
             for (YearPlan.From f : g.from()) {
                 assertThat(f.readyOn()).isBeforeOrEqualTo(wish.until());
                 if (f.kind() == YearPlan.Kind.PICKED) {
