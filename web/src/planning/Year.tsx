@@ -51,8 +51,8 @@ export function Year() {
 }
 
 function Wanted({ wishes }: { wishes: WishView[] }) {
-  const year = useYear(wishes.length)
-  const sure = useSure(wishes.length)
+  const year = useYear(wishes)
+  const sure = useSure(wishes)
   const order = useCommand(['wishes', 'year'], {
     mutationFn: (ids: string[]) => ask(api.PUT('/api/planning/wishes/order', { body: { ids } })),
   })
@@ -258,7 +258,7 @@ function Missing({ wish, granted }: { wish: WishView; granted: Granted }) {
 }
 
 function TheYear({ wishes }: { wishes: WishView[] }) {
-  const year = useYear(wishes.length)
+  const year = useYear(wishes)
   const keep = useCommand(['year'], { mutationFn: () => ask(api.POST('/api/planning/year/keep')) })
   return (
     <Section title="The year">
@@ -287,7 +287,7 @@ function TheYear({ wishes }: { wishes: WishView[] }) {
 }
 
 function Means({ wishes }: { wishes: WishView[] }) {
-  const year = useYear(wishes.length)
+  const year = useYear(wishes)
   return year.data ? (
     <>
       <Bears year={year.data} />
@@ -298,7 +298,7 @@ function Means({ wishes }: { wishes: WishView[] }) {
 }
 
 function Helps({ wishes, year }: { wishes: WishView[]; year: YearView }) {
-  const helps = useHelps(wishes.length)
+  const helps = useHelps(wishes)
   const name = (id: string | null | undefined) => wishes.find((w) => w.id === id)?.words ?? ''
   if (year.wishes.every((g) => g.met > 0.995)) return null
   return (

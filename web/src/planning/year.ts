@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
 import { PART, PRODUCT } from '../ui/dictionary'
 import { figure } from '../ui/words'
@@ -18,26 +18,32 @@ export const useOffers = () =>
     staleTime: 600_000,
   })
 
+/** Asked for by what is wished: an answer to other wishes, that is still on its way, is not taken for this one's. */
+const asked = (wishes: WishView[]) => wishes.map((w) => `${w.id} ${w.version}`).join()
+
 /** Planned anew by the server whenever something has changed. */
-export const useYear = (wishes: number) =>
+export const useYear = (wishes: WishView[]) =>
   useQuery({
-    queryKey: ['year'],
+    queryKey: ['year', 'plan', asked(wishes)],
     queryFn: () => ask(api.GET('/api/planning/year')),
-    enabled: wishes > 0,
+    enabled: wishes.length > 0,
+    placeholderData: keepPreviousData,
   })
 
-export const useSure = (wishes: number) =>
+export const useSure = (wishes: WishView[]) =>
   useQuery({
-    queryKey: ['year', 'sure'],
+    queryKey: ['year', 'sure', asked(wishes)],
     queryFn: () => ask(api.GET('/api/planning/year/sure')),
-    enabled: wishes > 0,
+    enabled: wishes.length > 0,
+    placeholderData: keepPreviousData,
   })
 
-export const useHelps = (wishes: number) =>
+export const useHelps = (wishes: WishView[]) =>
   useQuery({
-    queryKey: ['year', 'helps'],
+    queryKey: ['year', 'helps', asked(wishes)],
     queryFn: () => ask(api.GET('/api/planning/year/helps')),
-    enabled: wishes > 0,
+    enabled: wishes.length > 0,
+    placeholderData: keepPreviousData,
   })
 
 /** Why a wish is not met in full, and what can be done. */
