@@ -27,18 +27,18 @@ public class YearTest extends InBrowser {
     @Test
     public void aWishIsMetFromTheShelfAndFromWalks() {
         Locator form = section("A wish");
-        choose("Of", "stinging nettle, leaf");
+        choose("Of", "meadowsweet, tops");
         form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much")).fill("20");
-        form.getByLabel("In your own words").fill("A pot of nettle a week");
+        form.getByLabel("In your own words").fill("A pot of meadowsweet a week");
         button("Wish for it").click();
-        assertThat(wish("A pot of nettle a week")).containsText("all of it");
-        assertThat(wish("A pot of nettle a week")).containsText(Pattern.compile("in \\d+ of 100 seasons"));
+        assertThat(wish("A pot of meadowsweet a week")).containsText("all of it");
+        assertThat(wish("A pot of meadowsweet a week")).containsText(Pattern.compile("in \\d+ of 100 seasons"));
         accessible("enough for winter");
         // Given up it is gone from the list, and its weeks with it.
-        wish("A pot of nettle a week")
+        wish("A pot of meadowsweet a week")
                 .getByText("give up", new Locator.GetByTextOptions().setExact(true))
                 .click();
-        assertThat(section("What we want in hand").getByText("A pot of nettle a week"))
+        assertThat(section("What we want in hand").getByText("A pot of meadowsweet a week"))
                 .hasCount(0);
     }
 
