@@ -27,7 +27,7 @@ public class YearTest extends InBrowser {
     @Test
     public void aWishIsMetFromTheShelfAndFromWalks() {
         Locator form = section("A wish");
-        choose("Of", "meadowsweet, tops");
+        choose("Of", "meadowsweet, flowering tops");
         form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much")).fill("20");
         form.getByLabel("In your own words").fill("A pot of meadowsweet a week");
         button("Wish for it").click();
