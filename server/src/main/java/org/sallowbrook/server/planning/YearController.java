@@ -99,7 +99,45 @@ class YearController {
     private static final int SEASONS = 200;
     private static final long SEED = 20_261_201L;
 
-    private record Planned(YearService.Told told, YearPlan plan) {}
+    /** A plan, and what is reckoned of it when somebody asks: of this one, whatever is wished meanwhile. */
+    private static final class Planned {
+
+        private final YearService.Told told;
+        private final YearPlan plan;
+        private @Nullable List<DrawnSeasons.Sure> sure;
+        private @Nullable List<WouldHelp.Help> helps;
+
+        Planned(YearService.Told told) {
+            this.told = told;
+            this.plan = YearPlan.of(told.request());
+        }
+
+        YearService.Told told() {
+            return told;
+        }
+
+        YearPlan plan() {
+            return plan;
+        }
+
+        synchronized List<DrawnSeasons.Sure> sure() {
+            List<DrawnSeasons.Sure> known = sure;
+            if (known == null) {
+                known = DrawnSeasons.of(told.request(), plan, SEASONS, SEED);
+                sure = known;
+            }
+            return known;
+        }
+
+        synchronized List<WouldHelp.Help> helps() {
+            List<WouldHelp.Help> known = helps;
+            if (known == null) {
+                known = WouldHelp.of(told.request(), plan);
+                helps = known;
+            }
+            return known;
+        }
+    }
 
     private final WishService wishes;
     private final YearService years;
@@ -163,12 +201,9 @@ class YearController {
         years.say(request);
     }
 
-    /** Planned anew when something has changed. No connection is held while it is reckoned. */
-    private Planned planned() {
-        return kept.answer("year", clock.instant(), () -> {
-            YearService.Told told = years.told();
-            return new Planned(told, YearPlan.of(told.request()));
-        });
+    /** Planned anew when something has changed, once for all who ask. No connection is held while it is reckoned. */
+    private synchronized Planned planned() {
+        return kept.answer("year", clock.instant(), () -> new Planned(years.told()));
     }
 
     @GetMapping("/year")
@@ -190,12 +225,9 @@ class YearController {
 
     @GetMapping("/year/sure")
     SureOf sure() {
-        Planned now = planned();
-        List<DrawnSeasons.Sure> sure = kept.answer(
-                "year-sure", clock.instant(), () -> DrawnSeasons.of(now.told().request(), now.plan(), SEASONS, SEED));
         return new SureOf(
                 SEASONS,
-                sure.stream()
+                planned().sure().stream()
                         .map(s -> new SureView(UUID.fromString(s.wish()), s.sure(), s.met()))
                         .toList());
     }
@@ -205,12 +237,7 @@ class YearController {
         Planned now = planned();
         Map<String, Double> wanted = now.plan().wishes().stream()
                 .collect(java.util.stream.Collectors.toMap(YearPlan.Granted::wish, YearPlan.Granted::wanted));
-        return kept
-                .answer(
-                        "year-helps",
-                        clock.instant(),
-                        () -> WouldHelp.of(now.told().request(), now.plan()))
-                .stream()
+        return now.helps().stream()
                 .map(h -> new WouldHelpView(
                         h.kind(),
                         h.of().isEmpty() ? null : UUID.fromString(h.of()),
