@@ -6,6 +6,7 @@ import { Button, ButtonLink } from '../ui/controls'
 import { Only } from '../ui/may'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, dayMonth } from '../ui/words'
+import { AsLastYear } from './AsLastYear'
 import { Bears, MeansForm } from './Means'
 import { WishForm } from './WishForm'
 import {
@@ -37,6 +38,7 @@ export function Year() {
             </div>
             <div className="grid gap-4">
               <Only deed="record">
+                <AsLastYear />
                 <Section title="A wish">
                   <WishForm />
                 </Section>
@@ -173,7 +175,7 @@ function Met({
           {granted.met >= 0.999 ? 'all of it' : percent(granted.met)}
         </strong>
         {sure !== undefined && (
-          <span className="text-soft text-sm">in {Math.round(sure * 100)} of 100 seasons</span>
+          <span className="text-soft text-sm">in full in {Math.round(sure * 100)} of 100 seasons</span>
         )}
       </div>
       {fell && (

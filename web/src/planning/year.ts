@@ -18,6 +18,13 @@ export const useOffers = () =>
     staleTime: 600_000,
   })
 
+/** What was used in the past year and is not wished for yet. */
+export const useProposals = () =>
+  useQuery({
+    queryKey: ['wishes', 'proposals'],
+    queryFn: () => ask(api.GET('/api/planning/wishes/proposals')),
+  })
+
 /** Asked for by what is wished: an answer to other wishes, that is still on its way, is not taken for this one's. */
 const asked = (wishes: WishView[]) => wishes.map((w) => `${w.id} ${w.version}`).join()
 

@@ -28,7 +28,8 @@ public class YearTest extends InBrowser {
     public void aWishIsMetFromTheShelfAndFromWalks() {
         Locator form = section("A wish");
         choose("Of", "meadowsweet, flowering tops");
-        form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much")).fill("20");
+        form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much"))
+                .fill("20");
         form.getByLabel("In your own words").fill("A pot of meadowsweet a week");
         button("Wish for it").click();
         assertThat(wish("A pot of meadowsweet a week")).containsText("all of it");
@@ -80,7 +81,8 @@ public class YearTest extends InBrowser {
         Locator form = section("A wish");
         choose("What", "infused oil");
         choose("Of", "pot marigold, flower head");
-        form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much")).fill("100000");
+        form.getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("How much"))
+                .fill("100000");
         form.getByLabel("In your own words").fill("An ocean of marigold oil");
         button("Wish for it").click();
         assertThat(wish("An ocean of marigold oil")).containsText("%");

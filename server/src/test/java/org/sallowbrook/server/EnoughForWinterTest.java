@@ -231,6 +231,38 @@ public class EnoughForWinterTest extends ServerTest {
         means(2, 6);
     }
 
+    /** What was used up in the past year is proposed once, and not what is wished for already. */
+    @Test
+    public void whatWasUsedIsProposedUntilItIsWished() {
+        UUID lot = bought(ilse, "LEAF", 40, 1);
+        ilse.change(
+                        "POST",
+                        "/api/shelf/lots/" + lot + "/finish?end=USED_UP",
+                        Map.of(),
+                        ilse.get("/api/shelf/lots/" + lot)
+                                .body()
+                                .path("version")
+                                .asInt())
+                .expect(200);
+        JsonNode proposed = ilse.get("/api/planning/wishes/proposals")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(p -> p.path("product").asString().equals("DRIED")
+                        && p.path("taxonId").asString().equals("stinging-nettle"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(proposed.path("used").asDouble()).isGreaterThanOrEqualTo(40);
+        ilse.post("/api/planning/wishes", wish(id(), "DRIED", 40, "stinging-nettle", "LEAF"))
+                .expect(200);
+        assertThat(ilse.get("/api/planning/wishes/proposals")
+                        .body()
+                        .valueStream()
+                        .map(p ->
+                                p.path("product").asString() + p.path("taxonId").asString()))
+                .doesNotContain("DRIEDstinging-nettle");
+    }
+
     /** A house without anything is answered too. */
     @Test
     public void anEmptyHouseholdHasAnEmptyYear() {
@@ -238,6 +270,11 @@ public class EnoughForWinterTest extends ServerTest {
         assertThat(year.path("wishes")).isEmpty();
         assertThat(year.path("weeks")).isEmpty();
         as("lantern").post("/api/planning/year/keep", Map.of()).expect(409);
+        assertThat(as("lantern")
+                        .get("/api/planning/wishes/proposals")
+                        .expect(200)
+                        .body())
+                .isEmpty();
         assertThat(ilse.get("/api/planning/wishes/offers").expect(200).body().size())
                 .isGreaterThan(30);
     }

@@ -21,6 +21,7 @@ import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Problem;
+import org.sallowbrook.server.shelf.StockTake;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -74,6 +75,16 @@ public class WishService {
     /** A part of a plant, and what may be wished of it. */
     public record OfferView(String taxonId, String commonName, Taxon.Part part, List<Basket.Product> products) {}
 
+    /** What went of a plant in the past year, which somebody may want again. */
+    public record AgainView(
+            Basket.Product product,
+            String unit,
+            String taxonId,
+            String commonName,
+            Taxon.Part part,
+            Double used,
+            Double thrownAway) {}
+
     public record OrderRequest(List<UUID> ids) {}
 
     /** From herb to what can be used: steeping and settling, the household's usual times. */
@@ -89,6 +100,7 @@ public class WishService {
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final ReactionService reactions;
+    private final StockTake stockTake;
     private final Once once;
     private final Clock clock;
 
@@ -97,12 +109,14 @@ public class WishService {
             HerbariumService herbarium,
             PeopleService people,
             ReactionService reactions,
+            StockTake stockTake,
             Once once,
             Clock clock) {
         this.wishes = wishes;
         this.herbarium = herbarium;
         this.people = people;
         this.reactions = reactions;
+        this.stockTake = stockTake;
         this.once = once;
         this.clock = clock;
     }
@@ -136,6 +150,38 @@ public class WishService {
         }
         offers.sort(Comparator.comparing(OfferView::commonName).thenComparing(OfferView::part));
         return offers;
+    }
+
+    /** What was used in the past year and is not wished for yet; nothing in a first year. */
+    @Transactional(readOnly = true)
+    public List<AgainView> proposals() {
+        List<WishEntity> wished = standing();
+        List<AgainView> proposals = new ArrayList<>();
+        for (StockTake.Used u : stockTake.usedSince(people.today().minusYears(1))) {
+            Basket.Product product = switch (u.form()) {
+                case HERB -> Basket.Product.DRIED;
+                case TINCTURE -> Basket.Product.TINCTURE;
+                case INFUSED_OIL -> Basket.Product.OIL;
+                case SALVE -> Basket.Product.SALVE;
+                default -> null;
+            };
+            Taxon taxon = herbarium.taxon(u.taxonId());
+            Taxon.UsedPart part = taxon.usedPart(u.part()).orElse(null);
+            if (product == null
+                    || part == null
+                    || !(u.used() > 0)
+                    || taxon.danger().dangerous()
+                    || Basket.driedFor(product, part, 1).isEmpty()
+                    || wished.stream()
+                            .anyMatch(w -> w.product == product
+                                    && w.herbs.stream()
+                                            .anyMatch(h -> h.taxonId.equals(u.taxonId()) && h.part == u.part()))) {
+                continue;
+            }
+            proposals.add(new AgainView(
+                    product, product.unit(), taxon.id(), taxon.commonName(), u.part(), u.used(), u.thrownAway()));
+        }
+        return proposals;
     }
 
     public WishView add(WishRequest request) {

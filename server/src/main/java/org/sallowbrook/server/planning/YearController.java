@@ -161,6 +161,11 @@ class YearController {
         return wishes.offers();
     }
 
+    @GetMapping("/wishes/proposals")
+    List<WishService.AgainView> proposals() {
+        return wishes.proposals();
+    }
+
     @PostMapping("/wishes")
     WishService.WishView add(@RequestBody WishService.WishRequest request) {
         return wishes.add(request);

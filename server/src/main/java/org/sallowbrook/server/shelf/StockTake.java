@@ -15,6 +15,7 @@ import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Pace;
 import org.sallowbrook.core.shelf.PoisonWords;
 import org.sallowbrook.core.shelf.Stage;
@@ -140,6 +141,24 @@ public class StockTake {
                    min(unit) as unit, sum(remaining) as left_over, sum(gone) as used, min(made_on) as first_on,
                    (select count(distinct d) from alike a, unnest(a.days) d where a.kind = alike.kind) as used_on
             from alike group by kind having sum(gone) > 0""";
+
+    /**
+     * What went of one plant in one form.
+     *
+     * @param used taken, given in doses and used up; what was made into something else counts there
+     * @param thrownAway and composted
+     */
+    public record Used(LotForm form, String taxonId, Taxon.Part part, Double used, Double thrownAway) {}
+
+    private static final String USED = """
+            select l.form, l.taxon_id, l.part,
+                   -sum(case when c.what in ('DOSE', 'FINISHED') then c.delta else 0 end) as used,
+                   -sum(case when c.what in ('THROWN_AWAY', 'COMPOSTED') then c.delta else 0 end) as thrown_away
+            from lot_change c join lot l on l.id = c.lot_id and l.household_id = c.household_id
+            where c.household_id = :household and c.struck_at is null and c.delta < 0 and c.on_day > :since
+              and c.what in ('DOSE', 'FINISHED', 'THROWN_AWAY', 'COMPOSTED')
+              and l.stage in ('STOCK', 'FILLED') and l.taxon_id is not null and l.part is not null
+            group by l.form, l.taxon_id, l.part order by used desc""";
 
     private record Rate(
             UUID lotId, String name, String unit, double leftOver, double used, LocalDate firstOn, int usedOn) {}
@@ -392,6 +411,16 @@ public class StockTake {
         lot.herbs.clear();
         lot.herbs.addAll(herbs);
         lot.amount = amount;
+    }
+
+    /** Of single plants, from a day on, the most used first. */
+    @Transactional(readOnly = true)
+    public List<Used> usedSince(LocalDate day) {
+        return jdbc.sql(USED)
+                .param("household", Member.current().householdId())
+                .param("since", day)
+                .query(Used.class)
+                .list();
     }
 
     @Transactional(readOnly = true)
