@@ -10,6 +10,7 @@ import { PART, PRODUCT } from '../ui/dictionary'
 import { ProblemNotice } from '../ui/page'
 import { number } from '../ui/read'
 import { needed, useFields } from '../ui/useFields'
+import { ForNeed } from './ForNeed'
 import { called, useOffers, type Product, type WishView } from './year'
 
 interface Typed {
@@ -125,6 +126,13 @@ export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone
         />
       </div>
       <Herbs form={{ product: v.product, herbs: v.herbs, error: form.wrongAt('herbs') }} set={form.set} />
+      <ForNeed
+        product={v.product}
+        person={v.person === HOUSE ? undefined : v.person}
+        onChosen={(herbs, need) =>
+          form.set({ herbs, ...(v.words === '' ? { words: `${PRODUCT[v.product].name}, for ${need}` } : {}) })
+        }
+      />
       <Times v={v} set={form.set} text={form.text} />
       <Whom person={v.person} onChange={(person) => form.set({ person })} />
       <Toggle

@@ -75,6 +75,15 @@ public class YearTest extends InBrowser {
         assertThat(section("A wish")).containsText("of which plant");
     }
 
+    /** Not everybody thinks in plants: any of those the cards know for it will do. */
+    @Test
+    public void aNeedNamesThePlants() {
+        button("for a need, not for a plant").click();
+        choose("For what", "poor sleep");
+        assertThat(section("A wish").getByLabel("In your own words")).hasValue("tea, for poor sleep");
+        assertThat(section("A wish")).containsText("or of");
+    }
+
     /** A thousand litres are answered with what there is, and why no more. */
     @Test
     public void whatCantBeHadSaysWhy() {

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.apache.commons.codec.language.DoubleMetaphone;
@@ -35,6 +36,7 @@ public final class Lexicon {
     /** Notions that begin so weigh nothing against anybody. */
     private static final String HARMLESS = "harmless";
 
+    private static final int MOST_MET = 20_000;
     private static final int LEAST_FUZZY = 5;
     private static final int SURE_OF_ITS_FIRST = 6;
     private static final int TWO_SLIPS = 9;
@@ -58,6 +60,7 @@ public final class Lexicon {
     private final Map<String, Set<String>> sayings =
             new TreeMap<>(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
     private final Map<String, Set<String>> byEar = new HashMap<>();
+    private final Map<String, Set<String>> met = new ConcurrentHashMap<>();
     private final DoubleMetaphone metaphone = new DoubleMetaphone();
     private final Predicate<String> language;
 
@@ -149,7 +152,19 @@ public final class Lexicon {
         return " " + String.join(" ", tokens(sentence)) + " ";
     }
 
+    /** Words come again and again, and looking for slips reads the whole lexicon. */
     private Set<String> means(String token) {
+        Set<String> known = met.get(token);
+        if (known == null) {
+            known = Set.copyOf(looked(token));
+            if (met.size() < MOST_MET) {
+                met.put(token, known);
+            }
+        }
+        return known;
+    }
+
+    private Set<String> looked(String token) {
         Set<String> exact = notions.get(token);
         if (exact != null) {
             return exact;
