@@ -57,8 +57,12 @@ public final class Lexicon {
                     .split(" ")));
 
     private final Map<String, Set<String>> notions = new HashMap<>();
-    private final Map<String, Set<String>> sayings =
-            new TreeMap<>(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
+    private static final Comparator<String> LONGEST_FIRST =
+            Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder());
+
+    /** By their first word: of thousands a sentence can hold but a few. Each with the blanks around it that it is looked for with. */
+    private final Map<String, Map<String, Set<String>>> sayings = new HashMap<>();
+
     private final Map<String, Set<String>> byEar = new HashMap<>();
     private final Map<String, Set<String>> met = new ConcurrentHashMap<>();
     private final DoubleMetaphone metaphone = new DoubleMetaphone();
@@ -82,7 +86,8 @@ public final class Lexicon {
     private void add(String notion, String word) {
         List<String> tokens = tokens(word);
         if (tokens.size() > 1) {
-            sayings.computeIfAbsent(String.join(" ", tokens), k -> new LinkedHashSet<>())
+            sayings.computeIfAbsent(tokens.get(0), k -> new HashMap<>())
+                    .computeIfAbsent(" " + String.join(" ", tokens) + " ", k -> new LinkedHashSet<>())
                     .add(notion);
         } else {
             forms(tokens.get(0))
@@ -95,7 +100,8 @@ public final class Lexicon {
     public Lexicon with(String notion, Collection<String> words) {
         Lexicon more = new Lexicon(Map.of(), language);
         notions.forEach((k, v) -> more.notions.put(k, new LinkedHashSet<>(v)));
-        sayings.forEach((k, v) -> more.sayings.put(k, new LinkedHashSet<>(v)));
+        sayings.forEach((first, all) -> all.forEach((k, v) ->
+                more.sayings.computeIfAbsent(first, x -> new HashMap<>()).put(k, new LinkedHashSet<>(v))));
         byEar.forEach((k, v) -> more.byEar.put(k, new LinkedHashSet<>(v)));
         words.forEach(word -> more.add(notion, word));
         return more;
@@ -119,14 +125,18 @@ public final class Lexicon {
         Set<String> found = new LinkedHashSet<>();
         int said = 0;
         int known = 0;
-        for (Map.Entry<String, Set<String>> saying : sayings.entrySet()) {
-            String wanted = " " + saying.getKey() + " ";
+        Map<String, Set<String>> possible = new TreeMap<>(LONGEST_FIRST);
+        for (String token : tokens(sentence)) {
+            possible.putAll(sayings.getOrDefault(token, Map.of()));
+        }
+        for (Map.Entry<String, Set<String>> saying : possible.entrySet()) {
+            String wanted = saying.getKey();
             boolean harmless = saying.getValue().stream().allMatch(n -> n.startsWith(HARMLESS));
             if ((harmless ? parts : text).contains(wanted)) {
                 found.addAll(saying.getValue());
                 // "Bad breath" is no bad breathing: of a harmless saying the words are not read one by one.
                 if (harmless) {
-                    int words = saying.getKey().split(" ").length;
+                    int words = wanted.strip().split(" ").length;
                     said += words;
                     known += words;
                     text = text.replace(wanted, " | ");
