@@ -3,10 +3,7 @@ import { useState } from 'react'
 import { api, ask } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { ProblemNotice } from '../ui/page'
-import { useOffers, type Product } from './year'
-
-/** So many are enough to choose from; the nearest of them is planned. */
-const MOST = 4
+import type { Product } from './year'
 
 /** What is not asked for a plant but for what it is to help with: the plants the cards know for it, the likeliest first. */
 export function ForNeed({
@@ -21,29 +18,22 @@ export function ForNeed({
   const [open, setOpen] = useState(false)
   const [said, setSaid] = useState('')
   const [error, setError] = useState<unknown>()
-  const offers = useOffers().data ?? []
   const needs = useQuery({
     queryKey: ['needs'],
     queryFn: () => ask(api.GET('/api/planning/needs')),
     staleTime: 600_000,
     enabled: open,
   })
-  const onSkin = product === 'OIL' || product === 'SALVE'
   const choose = async (need: string) => {
     setSaid('')
     setError(undefined)
     try {
       const answer = await ask(
-        api.GET('/api/planning/needs/plants', {
-          params: { query: { need, ...(person ? { person } : {}) } },
+        api.GET('/api/planning/needs/wishes', {
+          params: { query: { need, product, ...(person ? { person } : {}) } },
         }),
       )
-      const herbs = answer.suggestions
-        .filter((s) => !s.route || (s.route === 'EXTERNAL') === onSkin)
-        .flatMap((s) => offers.filter((o) => o.taxonId === s.taxon && s.parts.includes(o.part)))
-        .filter((o) => o.products.includes(product))
-        .slice(0, MOST)
-        .map((o) => `${o.taxonId} ${o.part}`)
+      const herbs = answer.herbs.map((o) => `${o.taxonId} ${o.part}`)
       if (herbs.length > 0) onChosen(herbs, need)
       else setSaid(answer.findings[0]?.action ?? 'No card knows a plant for it that this can be made of.')
     } catch (e) {

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { api, ask, errorAt } from '../api/client'
+import { api, ask, errorAt, ifMatch } from '../api/client'
 import { useCommand } from '../ui/command'
 import { Button, NumberInput } from '../ui/controls'
 import { PART } from '../ui/dictionary'
@@ -17,6 +17,7 @@ export function MeansForm({ year }: { year: YearView }) {
     mutationFn: () =>
       ask(
         api.PUT('/api/planning/year/means', {
+          params: { header: means.version == null ? {} : ifMatch(means.version) },
           body: { rackM2: number(rack), hoursPerWeek: number(hours) },
         }),
       ),

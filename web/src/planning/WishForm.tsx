@@ -1,17 +1,19 @@
 import { useState } from 'react'
 import { v7 } from 'uuid'
-import { api, ask, ifMatch } from '../api/client'
+import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { usePeople } from '../household/queries'
 import { Choose } from '../ui/Choose'
 import { isoToday } from '../ui/clock'
 import { useCommand } from '../ui/command'
 import { Button, Input, NumberInput, Toggle } from '../ui/controls'
 import { PART, PRODUCT } from '../ui/dictionary'
-import { ProblemNotice } from '../ui/page'
+import { Loaded, ProblemNotice } from '../ui/page'
 import { number } from '../ui/read'
 import { needed, useFields } from '../ui/useFields'
 import { ForNeed } from './ForNeed'
 import { called, useOffers, type Product, type WishView } from './year'
+
+type Offers = Schemas['OffersView']
 
 interface Typed {
   words: string
@@ -28,20 +30,14 @@ interface Typed {
 const PRODUCTS: Product[] = ['TEA', 'DRIED', 'TINCTURE', 'OIL', 'SALVE']
 const HOUSE = 'house'
 
-/** The next cold months, or those that are on. */
-function coldMonths(today: string) {
-  const year = Number(today.slice(0, 4)) - (today.slice(5) <= '03-31' ? 1 : 0)
-  return { from: `${year}-10-01`, until: `${year + 1}-03-31` }
-}
-
-function begun(wish: WishView | undefined): Typed {
+function begun(wish: WishView | undefined, offers: Offers): Typed {
   if (!wish) {
-    const today = isoToday()
     return {
       words: '',
       product: 'TEA',
       amount: '',
-      ...coldMonths(today),
+      from: offers.coldFrom,
+      until: offers.coldUntil,
       evenly: true,
       mayBuy: false,
       person: HOUSE,
@@ -69,13 +65,25 @@ const wants = (v: Typed) => ({
 })
 
 /** What is wanted, of what, how much, when, for whom; sentence by sentence. */
-export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone?: () => void }) {
+export function WishForm(props: { wish?: WishView | undefined; onDone?: () => void }) {
+  const offers = useOffers()
+  return <Loaded query={offers}>{(known) => <Form {...props} offers={known} />}</Loaded>
+}
+
+function Form({
+  wish,
+  onDone,
+  offers,
+}: {
+  wish?: WishView | undefined
+  onDone?: () => void
+  offers: Offers
+}) {
   const [id, setId] = useState(() => wish?.id ?? v7())
-  const state = useState(() => begun(wish))
-  const offers = useOffers().data ?? []
+  const state = useState(() => begun(wish, offers))
   const save = useCommand(['wishes', 'year'], {
     mutationFn: (v: Typed) => {
-      const herbs = offers.filter((o) => v.herbs.includes(`${o.taxonId} ${o.part}`))
+      const herbs = offers.herbs.filter((o) => v.herbs.includes(`${o.taxonId} ${o.part}`))
       const body = {
         id,
         words: v.words.trim() || called(v.product, herbs),
@@ -100,7 +108,7 @@ export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone
     onSuccess: () => {
       if (!wish) {
         setId(v7())
-        state[1](begun(undefined))
+        state[1](begun(undefined, offers))
       }
       onDone?.()
     },
@@ -125,7 +133,11 @@ export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone
           hint={v.product === 'TEA' ? 'two cups a day for two through the cold months are about 730' : ''}
         />
       </div>
-      <Herbs form={{ product: v.product, herbs: v.herbs, error: form.wrongAt('herbs') }} set={form.set} />
+      <Herbs
+        form={{ product: v.product, herbs: v.herbs, error: form.wrongAt('herbs') }}
+        offers={offers}
+        set={form.set}
+      />
       <ForNeed
         product={v.product}
         person={v.person === HOUSE ? undefined : v.person}
@@ -133,7 +145,7 @@ export function WishForm({ wish, onDone }: { wish?: WishView | undefined; onDone
           form.set({ herbs, ...(v.words === '' ? { words: `${PRODUCT[v.product].name}, for ${need}` } : {}) })
         }
       />
-      <Times v={v} set={form.set} text={form.text} />
+      <Times v={v} offers={offers} set={form.set} text={form.text} />
       <Whom person={v.person} onChange={(person) => form.set({ person })} />
       <Toggle
         label="May be bought if it can't be picked"
@@ -156,10 +168,12 @@ type Set = (some: Partial<Typed>) => void
 
 function Times({
   v,
+  offers,
   set,
   text,
 }: {
   v: Typed
+  offers: Offers
   set: Set
   text: (field: 'from' | 'until') => Pick<React.ComponentProps<typeof Input>, 'value' | 'onChange' | 'error'>
 }) {
@@ -174,7 +188,7 @@ function Times({
         <button
           type="button"
           className="min-h-8 text-sm underline"
-          onClick={() => set({ ...coldMonths(today), evenly: true })}
+          onClick={() => set({ from: offers.coldFrom, until: offers.coldUntil, evenly: true })}
         >
           through the cold months
         </button>
@@ -210,12 +224,14 @@ function Whom({ person, onChange }: { person: string; onChange: (person: string)
 /** One plant, or any of several. */
 function Herbs({
   form,
+  offers: all,
   set,
 }: {
   form: { product: Product; herbs: string[]; error: string | undefined }
+  offers: Offers
   set: Set
 }) {
-  const offers = (useOffers().data ?? []).filter((o) => o.products.includes(form.product))
+  const offers = all.herbs.filter((o) => o.products.includes(form.product))
   return (
     <div className="grid gap-2">
       {form.herbs.map((herb, i) => (

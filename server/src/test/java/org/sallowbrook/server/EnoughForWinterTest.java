@@ -166,7 +166,12 @@ public class EnoughForWinterTest extends ServerTest {
     }
 
     private void means(double rackM2, double hours) {
-        ilse.change("PUT", "/api/planning/year/means", Map.of("rackM2", rackM2, "hoursPerWeek", hours), 0)
+        int version = ilse.get("/api/planning/year")
+                .body()
+                .path("means")
+                .path("version")
+                .asInt();
+        ilse.change("PUT", "/api/planning/year/means", Map.of("rackM2", rackM2, "hoursPerWeek", hours), version)
                 .expect(200);
     }
 
@@ -263,6 +268,45 @@ public class EnoughForWinterTest extends ServerTest {
                 .doesNotContain("DRIEDstinging-nettle");
     }
 
+    /** A second tab that has not seen the change is told so; a part that the card does not know bears nothing. */
+    @Test
+    public void whatWasSaidMeanwhileIsNotWrittenOver() {
+        means(2, 7);
+        ilse.change("PUT", "/api/planning/year/means", Map.of("rackM2", 3, "hoursPerWeek", 3), -1)
+                .expect(409);
+        assertThat(ilse.get("/api/planning/year")
+                        .body()
+                        .path("means")
+                        .path("hoursPerWeek")
+                        .asDouble())
+                .isEqualTo(7);
+        means(2, 6);
+        assertThat(ilse.change(
+                                "PUT",
+                                "/api/planning/year/bears",
+                                Map.of("standId", chain.stand, "part", "FRUIT_BODY", "freshG", 100),
+                                0)
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("part");
+    }
+
+    /** Of what may be had for a need; of what a person may not have nothing. */
+    @Test
+    public void aNeedNamesPlantsThatItCanBeMadeOf() {
+        JsonNode sleep = ilse.get("/api/planning/needs/wishes?need=poor%20sleep&product=TEA")
+                .expect(200)
+                .body();
+        assertThat(sleep.path("herbs").size()).isBetween(1, 4);
+        assertThat(sleep.path("herbs").valueStream().map(h -> h.path("products").toString()))
+                .allMatch(p -> p.contains("TEA"));
+        assertThat(ilse.get("/api/planning/needs/wishes?need=poor%20sleep&product=OIL")
+                        .expect(200)
+                        .body()
+                        .path("herbs"))
+                .isEmpty();
+    }
+
     /** A house without anything is answered too. */
     @Test
     public void anEmptyHouseholdHasAnEmptyYear() {
@@ -275,7 +319,8 @@ public class EnoughForWinterTest extends ServerTest {
                         .expect(200)
                         .body())
                 .isEmpty();
-        assertThat(ilse.get("/api/planning/wishes/offers").expect(200).body().size())
-                .isGreaterThan(30);
+        JsonNode offers = ilse.get("/api/planning/wishes/offers").expect(200).body();
+        assertThat(offers.path("herbs").size()).isGreaterThan(30);
+        assertThat(offers.path("coldFrom").asString()).isEqualTo("2026-10-01");
     }
 }

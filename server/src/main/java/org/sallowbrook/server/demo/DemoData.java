@@ -468,7 +468,7 @@ class DemoData implements ApplicationRunner {
 
     /** What the house wants in hand, the most important first. */
     private void wishes() {
-        year.say(new YearService.MeansRequest(1.5, 6.0));
+        year.say(new YearService.MeansRequest(1.5, 6.0), null);
         wish(
                 "Lime flower tea for two through the cold months",
                 Basket.Product.TEA,

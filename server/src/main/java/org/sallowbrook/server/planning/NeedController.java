@@ -12,6 +12,7 @@ import org.sallowbrook.core.herbarium.Source;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.planning.Complaint;
 import org.sallowbrook.server.dosing.ReactionService;
 import org.sallowbrook.server.field.StandService;
@@ -56,6 +57,10 @@ class NeedController {
     record NeedAnswer(
             String need, List<SuggestionView> suggestions, List<DroppedView> dropped, List<Finding> findings) {}
 
+    /** @param findings where no plant is proposed for it at all */
+    record NeedWishView(List<WishService.OfferView> herbs, List<Finding> findings) {}
+
+    private final WishService wishes;
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final StandService stands;
@@ -65,6 +70,7 @@ class NeedController {
     private final LearntLikeness likeness;
 
     NeedController(
+            WishService wishes,
             HerbariumService herbarium,
             PeopleService people,
             StandService stands,
@@ -72,6 +78,7 @@ class NeedController {
             ReactionService reactions,
             Complaints complaints,
             LearntLikeness likeness) {
+        this.wishes = wishes;
         this.likeness = likeness;
         this.reactions = reactions;
         this.complaints = complaints;
@@ -93,22 +100,23 @@ class NeedController {
     @GetMapping("/plants")
     @Transactional(readOnly = true)
     NeedAnswer find(@RequestParam String need, @RequestParam(required = false) @Nullable UUID person) {
-        Checks.begin()
-                .that(!need.isBlank() && need.length() <= 120, "need", "must have 1 to 120 letters")
-                .done();
-        ByNeed.Answer answer = ByNeed.find(
-                herbarium.herbarium(),
-                need,
-                person == null ? null : people.person(person),
-                shelf.taxaInTheHouse(),
-                near(),
-                notBorne(person),
-                people.today().getMonthValue());
+        ByNeed.Answer answer = answer(need, person);
         return new NeedAnswer(
                 need,
                 answer.suggestions().stream().map(NeedController::view).toList(),
                 answer.dropped().stream().map(NeedController::view).toList(),
                 answer.findings());
+    }
+
+    /** Of which plants something for a need can be made; what they may not have is not among them. */
+    @GetMapping("/wishes")
+    @Transactional(readOnly = true)
+    NeedWishView wishes(
+            @RequestParam String need,
+            @RequestParam Basket.Product product,
+            @RequestParam(required = false) @Nullable UUID person) {
+        ByNeed.Answer answer = answer(need, person);
+        return new NeedWishView(wishes.forNeed(answer.suggestions(), product), answer.findings());
     }
 
     /** What a complaint in somebody's own words may mean; what may be grave is referred. */
@@ -145,6 +153,20 @@ class NeedController {
                                 .toList(),
                         i.dropped().stream().map(NeedController::view).toList()))
                 .toList();
+    }
+
+    private ByNeed.Answer answer(String need, @Nullable UUID person) {
+        Checks.begin()
+                .that(!need.isBlank() && need.length() <= 120, "need", "must have 1 to 120 letters")
+                .done();
+        return ByNeed.find(
+                herbarium.herbarium(),
+                need,
+                person == null ? null : people.person(person),
+                shelf.taxaInTheHouse(),
+                near(),
+                notBorne(person),
+                people.today().getMonthValue());
     }
 
     private Map<String, String> notBorne(@Nullable UUID person) {

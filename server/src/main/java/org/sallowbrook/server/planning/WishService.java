@@ -10,12 +10,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.herbarium.ByNeed;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.planning.year.Wish;
+import org.sallowbrook.core.planning.year.YearPlan;
 import org.sallowbrook.server.dosing.ReactionService;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.household.PeopleService;
@@ -75,6 +77,9 @@ public class WishService {
     /** A part of a plant, and what may be wished of it. */
     public record OfferView(String taxonId, String commonName, Taxon.Part part, List<Basket.Product> products) {}
 
+    /** @param coldFrom the cold months that are on, or the next: the first and the last day of them */
+    public record OffersView(List<OfferView> herbs, LocalDate coldFrom, LocalDate coldUntil) {}
+
     /** What went of a plant in the past year, which somebody may want again. */
     public record AgainView(
             Basket.Product product,
@@ -94,6 +99,7 @@ public class WishService {
     private static final int TINCTURE_KEEPS = 36 * 30;
     private static final int OIL_KEEPS = 365;
     private static final int MOST_HERBS = 8;
+    private static final int MOST_FOR_A_NEED = 4;
     private static final int MOST_YEARS = 2;
 
     private final Wishes wishes;
@@ -132,7 +138,27 @@ public class WishService {
 
     /** Every part that the cards know a use of, by name. */
     @Transactional(readOnly = true)
-    public List<OfferView> offers() {
+    public OffersView offers() {
+        Place place = people.place();
+        Wish.ColdMonths cold = Wish.ColdMonths.of(people.today(), place != null && place.southern());
+        return new OffersView(herbs(), cold.from(), cold.until());
+    }
+
+    /** So many plants for a need are enough to choose from: the likeliest that this can be made of. */
+    List<OfferView> forNeed(List<ByNeed.Suggestion> suggestions, Basket.Product product) {
+        Taxon.Route route = onTheSkin(product) ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
+        List<OfferView> all = herbs();
+        return suggestions.stream()
+                .filter(s -> s.use() == null || s.use().route() == route)
+                .flatMap(s -> all.stream()
+                        .filter(o -> o.taxonId().equals(s.taxon().id())
+                                && o.products().contains(product)
+                                && (s.use() == null || s.use().parts().contains(o.part()))))
+                .limit(MOST_FOR_A_NEED)
+                .toList();
+    }
+
+    private List<OfferView> herbs() {
         List<OfferView> offers = new ArrayList<>();
         for (Taxon taxon : herbarium.herbarium().taxa()) {
             if (taxon.draft() || taxon.danger().dangerous()) {
@@ -191,10 +217,7 @@ public class WishService {
         WishEntity wish = new WishEntity(request.id());
         List<WishEntity> before = standing();
         Checks.begin()
-                .that(
-                        before.size() < org.sallowbrook.core.planning.year.YearPlan.MOST_WISHES,
-                        "words",
-                        "are too many wishes; give one up first")
+                .that(before.size() < YearPlan.MOST_WISHES, "words", "are too many wishes; give one up first")
                 .done();
         wish.place = before.isEmpty() ? 0 : before.get(before.size() - 1).place + 1;
         set(wish, request);

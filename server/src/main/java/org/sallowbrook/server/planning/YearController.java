@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.planning.year.DrawnSeasons;
 import org.sallowbrook.core.planning.year.Herb;
 import org.sallowbrook.core.planning.year.Wish;
@@ -157,7 +158,7 @@ class YearController {
     }
 
     @GetMapping("/wishes/offers")
-    List<WishService.OfferView> offers() {
+    WishService.OffersView offers() {
         return wishes.offers();
     }
 
@@ -196,8 +197,10 @@ class YearController {
     }
 
     @PutMapping("/year/means")
-    YearService.MeansView say(@RequestBody YearService.MeansRequest request) {
-        return years.say(request);
+    YearService.MeansView say(
+            @RequestBody YearService.MeansRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return years.say(request, ifMatch);
     }
 
     @PutMapping("/year/bears")
@@ -332,7 +335,6 @@ class YearController {
         return now.told().request().wishes().stream()
                 .filter(w -> w.id().equals(g.wish()))
                 .map(Wish::product)
-                .anyMatch(p -> p != org.sallowbrook.core.planning.Basket.Product.TEA
-                        && p != org.sallowbrook.core.planning.Basket.Product.DRIED);
+                .anyMatch(p -> p != Basket.Product.TEA && p != Basket.Product.DRIED);
     }
 }

@@ -21,6 +21,7 @@ import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
+import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.planning.year.Growth;
 import org.sallowbrook.core.planning.year.Herb;
@@ -56,8 +57,8 @@ public class YearService {
 
     record BearsRequest(UUID standId, Taxon.Part part, Double freshG) {}
 
-    /** @param said whether somebody said so, or it is taken until somebody does */
-    public record MeansView(Double rackM2, Double hoursPerWeek, Boolean said) {}
+    /** @param version of what was said; null where nobody did. @param said whether somebody said so, or it is taken until somebody does */
+    public record MeansView(@Nullable Long version, Double rackM2, Double hoursPerWeek, Boolean said) {}
 
     /** @param freshG as somebody said; null where nobody did and nothing was weighed */
     record UnknownView(
@@ -162,6 +163,8 @@ public class YearService {
                 .collect(Collectors.toSet());
         Map<UUID, StandService.StandView> known = new LinkedHashMap<>();
         stands.stands().forEach(s -> known.put(s.id(), s));
+        Map<String, Double> byEye = new HashMap<>();
+        bears.findAll().forEach(b -> byEye.put(growthId(b.standId, b.part), b.freshG));
         Walks walks = new Walks();
         Map<String, SeasonService.ReadyView> ready = new LinkedHashMap<>();
         List<Growth> growths = new ArrayList<>();
@@ -172,9 +175,7 @@ public class YearService {
             if (stand == null || !mayBePicked(stand) || part.from() == null || !wantedHerbs.contains(herb)) {
                 continue;
             }
-            Double said = bears.findByStandIdAndPart(stand.id(), part.part())
-                    .map(b -> b.freshG)
-                    .orElse(null);
+            Double said = byEye.get(growthId(stand.id(), part.part()));
             Double weighed = harvests.wholeG(stand.id(), part.part());
             if (weighed == null) {
                 unknown.add(new UnknownView(stand.id(), stand.name(), part.commonName(), part.part(), said));
@@ -279,7 +280,7 @@ public class YearService {
         Integer ageing = used.keeping().ageingMonths();
         return new Herb(
                 id,
-                taxon.commonName() + ", " + org.sallowbrook.core.measure.Words.lower(part),
+                taxon.commonName() + ", " + Words.lower(part),
                 part,
                 drying.freshToDry(taxon.id(), part).range(),
                 Herb.usualDryingDays(part),
@@ -393,17 +394,20 @@ public class YearService {
     MeansView means() {
         return means.findAll().stream()
                 .findFirst()
-                .map(m -> new MeansView(m.rackM2, m.hoursPerWeek, true))
-                .orElse(new MeansView(USUAL_RACK_M2, USUAL_HOURS, false));
+                .map(m -> new MeansView(m.version, m.rackM2, m.hoursPerWeek, true))
+                .orElse(new MeansView(null, USUAL_RACK_M2, USUAL_HOURS, false));
     }
 
     @Transactional
-    public MeansView say(MeansRequest request) {
+    public MeansView say(MeansRequest request, @Nullable String ifMatch) {
         Checks.begin()
                 .range("rackM2", request.rackM2(), 0, 1000)
                 .range("hoursPerWeek", request.hoursPerWeek(), 0, 168)
                 .done();
         YearMeans row = means.findAll().stream().findFirst().orElseGet(() -> new YearMeans(Owned.newId()));
+        if (row.version != null) {
+            row.checkVersion(ifMatch, this::means);
+        }
         row.rackM2 = request.rackM2();
         row.hoursPerWeek = request.hoursPerWeek();
         means.saveAndFlush(row);
@@ -412,8 +416,18 @@ public class YearService {
 
     @Transactional
     public void say(BearsRequest request) {
-        stands.stand(request.standId());
-        Checks.begin().range("freshG", request.freshG(), 1, 1_000_000).done();
+        String taxon = stands.stand(request.standId()).taxonId();
+        Checks.begin()
+                .range("freshG", request.freshG(), 1, 1_000_000)
+                .that(
+                        taxon != null
+                                && herbarium
+                                        .taxon(taxon)
+                                        .usedPart(request.part())
+                                        .isPresent(),
+                        "part",
+                        "the card knows no use of this part")
+                .done();
         StandBears row = bears.findByStandIdAndPart(request.standId(), request.part())
                 .orElseGet(() -> new StandBears(Owned.newId()));
         row.standId = request.standId();

@@ -56,6 +56,22 @@ public record Wish(
         }
     }
 
+    /** @param until the last day of them */
+    public record ColdMonths(LocalDate from, LocalDate until) {
+
+        /** October to March, south of the line April to September: those that are on, else the next. */
+        public static ColdMonths of(LocalDate today, boolean southern) {
+            int begins = southern ? 4 : 10;
+            LocalDate from = LocalDate.of(today.getYear() - 1, begins, 1);
+            while (!from.plusMonths(MONTHS).isAfter(today)) {
+                from = from.plusYears(1);
+            }
+            return new ColdMonths(from, from.plusMonths(MONTHS).minusDays(1));
+        }
+
+        private static final int MONTHS = 6;
+    }
+
     /** What must be in hand on its first day and keep to its last. */
     record Slice(LocalDate from, LocalDate until, double amount) {}
 

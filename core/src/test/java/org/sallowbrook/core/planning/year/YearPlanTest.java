@@ -149,7 +149,6 @@ public class YearPlanTest {
     public Object[][] reasons() {
         Growth plenty = growth("g", 50_000, 0.5);
         Wish none = new Wish("a", "a", Basket.Product.TEA, 10, OCTOBER, MARCH, true, false, List.of());
-        Wish soon = tincture("a", 100, TODAY.plusDays(10));
         Wish tooSoon = new Wish(
                 "a",
                 "a",
@@ -483,15 +482,25 @@ public class YearPlanTest {
         YearPlan.Request request =
                 request(List.of(tea("a", 40), tea("b", 40)), List.of(growth("g", 2000, 0.2)), List.of(), means(2, 8));
         assertThat(WouldHelp.of(request, YearPlan.of(request)))
-                .contains(new WouldHelp.Help(
-                        WouldHelp.Kind.WITHOUT,
-                        "a",
-                        WouldHelp.of(request, YearPlan.of(request)).stream()
-                                .filter(h -> h.of().equals("a"))
-                                .findFirst()
-                                .orElseThrow()
-                                .gains()))
                 .anyMatch(h -> h.of().equals("a") && h.gains().get(0).wish().equals("b"));
+    }
+
+    @DataProvider
+    public Object[][] colds() {
+        return new Object[][] {
+            {"2026-07-15", false, "2026-10-01", "2027-03-31"},
+            {"2026-10-01", false, "2026-10-01", "2027-03-31"},
+            {"2027-03-31", false, "2026-10-01", "2027-03-31"},
+            {"2027-04-01", false, "2027-10-01", "2028-03-31"},
+            {"2026-07-15", true, "2026-04-01", "2026-09-30"},
+            {"2026-12-01", true, "2027-04-01", "2027-09-30"},
+        };
+    }
+
+    @Test(dataProvider = "colds")
+    public void theColdMonthsAreThoseThatAreOnOrTheNext(String today, boolean southern, String from, String until) {
+        assertThat(Wish.ColdMonths.of(LocalDate.parse(today), southern))
+                .isEqualTo(new Wish.ColdMonths(LocalDate.parse(from), LocalDate.parse(until)));
     }
 
     @Test
