@@ -10,6 +10,7 @@ import { PART, PRODUCT } from '../ui/dictionary'
 import { Loaded, ProblemNotice } from '../ui/page'
 import { number } from '../ui/read'
 import { needed, useFields } from '../ui/useFields'
+import { capital } from '../ui/words'
 import { ForNeed } from './ForNeed'
 import { called, useOffers, type Product, type WishView } from './year'
 
@@ -67,19 +68,28 @@ const wants = (v: Typed) => ({
 /** What is wanted, of what, how much, when, for whom; sentence by sentence. */
 export function WishForm(props: { wish?: WishView | undefined; onDone?: () => void }) {
   const offers = useOffers()
-  return <Loaded query={offers}>{(known) => <Form {...props} offers={known} />}</Loaded>
+  // A wish that was sent is done with: the next one has an id of its own and begins anew.
+  const [id, setId] = useState(() => props.wish?.id ?? v7())
+  return (
+    <Loaded query={offers}>
+      {(known) => <Form key={id} {...props} id={id} offers={known} onSent={() => setId(v7())} />}
+    </Loaded>
+  )
 }
 
 function Form({
+  id,
   wish,
   onDone,
+  onSent,
   offers,
 }: {
+  id: string
+  onSent: () => void
   wish?: WishView | undefined
   onDone?: () => void
   offers: Offers
 }) {
-  const [id, setId] = useState(() => wish?.id ?? v7())
   const state = useState(() => begun(wish, offers))
   const save = useCommand(['wishes', 'year'], {
     mutationFn: (v: Typed) => {
@@ -105,13 +115,7 @@ function Form({
           )
         : ask(api.POST('/api/planning/wishes', { body }))
     },
-    onSuccess: () => {
-      if (!wish) {
-        setId(v7())
-        state[1](begun(undefined, offers))
-      }
-      onDone?.()
-    },
+    onSuccess: onDone ?? onSent,
   })
   const form = useFields(state, wants, save.error)
   const v = form.values
@@ -142,7 +146,10 @@ function Form({
         product={v.product}
         person={v.person === HOUSE ? undefined : v.person}
         onChosen={(herbs, need) =>
-          form.set({ herbs, ...(v.words === '' ? { words: `${PRODUCT[v.product].name}, for ${need}` } : {}) })
+          form.set({
+            herbs,
+            ...(v.words === '' ? { words: `${capital(PRODUCT[v.product].name)}, for ${need}` } : {}),
+          })
         }
       />
       <Times v={v} offers={offers} set={form.set} text={form.text} />

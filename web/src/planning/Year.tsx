@@ -174,7 +174,7 @@ function Met({
         <strong className="whitespace-nowrap">
           {granted.met >= 0.999 ? 'all of it' : percent(granted.met)}
         </strong>
-        {sure !== undefined && (
+        {sure !== undefined && granted.met > 0.001 && (
           <span className="text-soft text-sm">in full in {Math.round(sure * 100)} of 100 seasons</span>
         )}
       </div>

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
 import { PART, PRODUCT } from '../ui/dictionary'
-import { figure } from '../ui/words'
+import { capital, figure } from '../ui/words'
 
 export type WishView = Schemas['WishView']
 export type YearView = Schemas['PlannedYearView']
@@ -64,9 +64,9 @@ export const WHY: Record<Granted['why'][number], string> = {
   KEEPING: 'It would be past its date before it is used: it must be picked later.',
 }
 
-/** As a sentence begins: "tea of lime, flower". */
+/** As a sentence begins: "Tea of lime, flower". */
 export const called = (product: Product, herbs: { commonName: string; part: keyof typeof PART }[]) =>
-  `${PRODUCT[product].name} of ${herbs.map((h) => `${h.commonName}, ${PART[h.part].toLowerCase()}`).join(' or ')}`
+  `${capital(PRODUCT[product].name)} of ${herbs.map((h) => `${h.commonName}, ${PART[h.part].toLowerCase()}`).join(' or ')}`
 
 export const percent = (share: number) => {
   const rounded = Math.round(share * 100)

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import org.testng.annotations.Test;
 
@@ -133,9 +132,7 @@ public class LedAstrayTest extends InBrowser {
         go("/needs");
         Locator words = field("What is it? In your own words");
         words.fill("my toddler ate some leaves");
-        // The first complaint after a start waits until all that is known was learnt.
-        assertThat(main())
-                .containsText("Call for help now", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(main()).containsText("Call for help now");
         link("What to do now, and whom to call").waitFor();
         words.fill("rash from a plant i touched");
         assertThat(main()).containsText("Wash skin and clothes");

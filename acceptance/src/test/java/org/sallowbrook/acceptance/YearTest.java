@@ -35,6 +35,8 @@ public class YearTest extends InBrowser {
         assertThat(wish("A pot of meadowsweet a week")).containsText("all of it");
         assertThat(wish("A pot of meadowsweet a week")).containsText(Pattern.compile("in \\d+ of 100 seasons"));
         accessible("enough for winter");
+        // The form begins anew, and complains of nothing that nobody has tried.
+        assertThat(section("A wish").getByRole(AriaRole.ALERT)).hasCount(0);
         // Given up it is gone from the list, and its weeks with it.
         wish("A pot of meadowsweet a week")
                 .getByText("give up", new Locator.GetByTextOptions().setExact(true))
@@ -80,7 +82,7 @@ public class YearTest extends InBrowser {
     public void aNeedNamesThePlants() {
         button("for a need, not for a plant").click();
         choose("For what", "poor sleep");
-        assertThat(section("A wish").getByLabel("In your own words")).hasValue("tea, for poor sleep");
+        assertThat(section("A wish").getByLabel("In your own words")).hasValue("Tea, for poor sleep");
         assertThat(section("A wish")).containsText("or of");
     }
 

@@ -37,7 +37,7 @@ public class ComplaintsTest {
         herbarium = ShippedCards.load().herbarium();
         EnglishWords english = new EnglishWords();
         complaints = new Complaints(english);
-        likeness = new LearntLikeness(english, complaints);
+        likeness = new LearntLikeness(english);
         lexicon = complaints.lexicon(herbarium.taxa());
     }
 

@@ -183,8 +183,11 @@ public final class Complaint {
                 .filter(g -> g.fits(notions))
                 .sorted(Comparator.comparing(Grave::urgency))
                 .toList();
-        // What a card itself calls a need is that need, whatever it sounds like.
-        Optional<Likeness.Heard> heard = best >= ITSELF ? Optional.empty() : likeness.hear(words, notions);
+        // What a card itself calls a need is that need, whatever it sounds like; and where minutes count nobody waits
+        // for
+        // what would change nothing.
+        boolean now = !fitting.isEmpty() && fitting.get(0).urgency() == Urgency.NOW;
+        Optional<Likeness.Heard> heard = now || best >= ITSELF ? Optional.empty() : likeness.hear(words, notions);
         List<Grave> grave = heard.map(h -> withWhatItIsLike(fitting, h)).orElse(fitting);
         if (!grave.isEmpty()) {
             // What may wait is left unsaid beside what may not.

@@ -14,6 +14,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.planning.Basket;
 import org.sallowbrook.core.planning.Complaint;
+import org.sallowbrook.core.planning.Likeness;
 import org.sallowbrook.server.dosing.ReactionService;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.herbarium.HerbariumService;
@@ -67,7 +68,7 @@ class NeedController {
     private final ShelfService shelf;
     private final ReactionService reactions;
     private final Complaints complaints;
-    private final LearntLikeness likeness;
+    private final Likeness likeness;
 
     NeedController(
             WishService wishes,
@@ -77,7 +78,7 @@ class NeedController {
             ShelfService shelf,
             ReactionService reactions,
             Complaints complaints,
-            LearntLikeness likeness) {
+            Likeness likeness) {
         this.wishes = wishes;
         this.likeness = likeness;
         this.reactions = reactions;
@@ -91,7 +92,6 @@ class NeedController {
     @GetMapping
     @Transactional(readOnly = true)
     List<NeedView> needs() {
-        likeness.learn();
         return ByNeed.needs(herbarium.herbarium()).stream()
                 .map(n -> new NeedView(n.name(), n.grave()))
                 .toList();

@@ -21,7 +21,7 @@ import org.sallowbrook.core.planning.year.Programme.Solution;
 final class OrTools implements Programme.Solver {
 
     /** Afterwards the best found so far is taken. */
-    private static final int MOST_MS = 4_000;
+    private static final int MOST_MS = 2_000;
 
     /** Parts are found out while the class is loaded, once. */
     private static final class Native {

@@ -40,6 +40,12 @@ final class YearProgramme {
     /** An hour of walking or picking. */
     private static final double HOUR = 1;
 
+    /** A gram for which nobody can be sure that it is ripe then. */
+    private static final double RISK = 0.005;
+
+    /** A gram for each week it waits: what is ripe is picked, or the same plan would come out otherwise another time. */
+    private static final double LATER = 0.0002;
+
     /** So much more than is wanted is planned where it costs little: some of it will fail. */
     private static final double RESERVE = 0.25;
 
@@ -67,6 +73,9 @@ final class YearProgramme {
     private static final double MAKING_HOURS = 2;
 
     private static final double USUAL_WALK_HOURS = 1;
+
+    /** Near enough; what is unmet for certain is in the sum as well, so that a hundredth of it would be much. */
+    private static final double GAP = 1e-4;
 
     private static final double TOLERANCE = 1e-6;
     private static final double WORTH_G = 0.5;
@@ -145,7 +154,8 @@ final class YearProgramme {
                 if (!(most > WORTH_G)) {
                     continue;
                 }
-                int pick = picked(g, herb, w, most, strain);
+                double risk = herb.driedG(1) * (RISK * (1 - ripe) + LATER * w);
+                int pick = picked(g, herb, w, most, strain + risk);
                 (mid.getYear() == request.today().getYear() ? thisYear : nextYear).add(pick, 1);
             }
             if (!thisYear.empty()) {
@@ -434,7 +444,7 @@ final class YearProgramme {
     }
 
     YearPlan solve(Programme.Solver solver) {
-        Programme.Solution solution = solver.solve(programme, 0.01);
+        Programme.Solution solution = solver.solve(programme, GAP);
         double[] v = solution.values();
         TreeMap<Integer, List<YearPlan.Planned>> byWeek = new TreeMap<>();
         for (Pick p : picks) {

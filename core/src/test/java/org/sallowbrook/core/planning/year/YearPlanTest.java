@@ -250,7 +250,7 @@ public class YearPlanTest {
                 1,
                 growth("x", 1, 1).windows());
         YearPlan plan = YearPlan.of(
-                request(List.of(tea("a", 100)), List.of(weak, growth("strong", 5000, 0.2)), List.of(), means(2, 8)));
+                request(List.of(tea("a", 90)), List.of(weak, growth("strong", 5000, 0.2)), List.of(), means(2, 8)));
         assertThat(plan.weeks().stream().flatMap(w -> w.picks().stream()))
                 .allMatch(p -> p.growth().equals("strong"));
     }
