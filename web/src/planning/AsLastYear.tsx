@@ -19,7 +19,7 @@ export function AsLastYear() {
         api.POST('/api/planning/wishes', {
           body: {
             id: v7(),
-            words: `As much as last year: ${called(p.product, [p])}`,
+            words: `${called(p.product, [p])}, as much as last year`,
             product: p.product,
             amount: p.used,
             from: today,

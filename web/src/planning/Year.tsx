@@ -5,8 +5,9 @@ import { useCommand } from '../ui/command'
 import { Button, ButtonLink } from '../ui/controls'
 import { Only } from '../ui/may'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date, dayMonth } from '../ui/words'
+import { date, dayMonth, figure } from '../ui/words'
 import { AsLastYear } from './AsLastYear'
+import { FirstYear } from './FirstYear'
 import { Bears, MeansForm } from './Means'
 import { WishForm } from './WishForm'
 import {
@@ -34,6 +35,7 @@ export function Year() {
           <div className="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">
             <div className="grid gap-4">
               <Wanted wishes={all} />
+              <FirstYear wishes={all} />
               {all.length > 0 && <TheYear wishes={all} />}
             </div>
             <div className="grid gap-4">
@@ -201,6 +203,7 @@ function Met({
           </li>
         ))}
       </ul>
+      {granted.takes && <p className="text-sm">It takes {takes(granted.takes)}.</p>}
       <Missing wish={wish} granted={granted} />
       {granted.why.map((w) => (
         <p key={w} className="text-sm">
@@ -216,6 +219,17 @@ function Met({
         ))}
     </>
   )
+}
+
+/** What is poured and melted for it, beside the plant. */
+function takes(t: NonNullable<Granted['takes']>) {
+  return [
+    t.spiritMl > 0 && `${figure(t.spiritMl, 2)} mL of spirit at ${figure(t.spiritPercent, 2)} %`,
+    t.oilMl > 0 && `${figure(t.oilMl, 2)} mL of oil`,
+    t.waxG > 0 && `${figure(t.waxG, 2)} g of wax`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 
 /** What can still be done where it falls short. */
@@ -294,9 +308,59 @@ function Means({ wishes }: { wishes: WishView[] }) {
     <>
       <Bears year={year.data} />
       <MeansForm year={year.data} />
+      <Materials year={year.data} />
       <Helps wishes={wishes} year={year.data} />
     </>
   ) : null
+}
+
+const MATERIAL: Record<YearView['materials'][number]['material'], [string, string]> = {
+  ALCOHOL: ['Spirit, reckoned as pure alcohol', 'mL'],
+  OIL: ['Oil', 'mL'],
+  WAX: ['Wax', 'g'],
+  BOTTLES: ['Bottles, by what they hold', 'mL'],
+}
+
+/** What all of it takes beside plants, against what is there. */
+function Materials({ year }: { year: YearView }) {
+  if (year.materials.length === 0) return null
+  return (
+    <Section title="What all of it takes">
+      <table className="w-full text-left">
+        <thead className="text-soft text-sm">
+          <tr>
+            <th className="font-medium">What</th>
+            <th className="text-right font-medium">takes</th>
+            <th className="text-right font-medium">there</th>
+          </tr>
+        </thead>
+        <tbody>
+          {year.materials.map((m) => {
+            const [name, unit] = MATERIAL[m.material]
+            const short = m.takes - m.there
+            return (
+              <tr key={m.material} className="border-line border-t align-top">
+                <th className="py-1 font-normal" scope="row">
+                  {name}
+                  {short > 0.5 && (
+                    <span className="text-madder block text-sm font-medium">
+                      {figure(short, 2)} {unit} too little
+                    </span>
+                  )}
+                </th>
+                <td className="py-1 text-right whitespace-nowrap">
+                  {figure(m.takes, 2)} {unit}
+                </td>
+                <td className="py-1 text-right whitespace-nowrap">
+                  {figure(m.there, 2)} {unit}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </Section>
+  )
 }
 
 function Helps({ wishes, year }: { wishes: WishView[]; year: YearView }) {

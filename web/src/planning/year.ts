@@ -25,6 +25,13 @@ export const useProposals = () =>
     queryFn: () => ask(api.GET('/api/planning/wishes/proposals')),
   })
 
+/** For whoever has gathered nothing yet; empty afterwards. */
+export const useFirstYear = () =>
+  useQuery({
+    queryKey: ['year', 'first'],
+    queryFn: () => ask(api.GET('/api/planning/year/first')),
+  })
+
 /** Asked for by what is wished: an answer to other wishes, that is still on its way, is not taken for this one's. */
 const asked = (wishes: WishView[]) => wishes.map((w) => `${w.id} ${w.version}`).join()
 

@@ -57,7 +57,7 @@ interface Props<T extends string> {
 }
 
 /** More than this are looked for by typing. */
-const MANY = 15
+const MANY = 12
 
 /** A long list: any word of it, in any order and case, narrows it. */
 function Find<T extends string>({ label, value, choices, onChange, error }: Props<T>) {

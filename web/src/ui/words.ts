@@ -28,6 +28,10 @@ const dateFormat = new Intl.DateTimeFormat('en-GB', {
 export const date = (iso: string | null | undefined) =>
   iso ? dateFormat.format(new Date(`${iso.slice(0, 10)}T00:00:00Z`)) : 'no date'
 
+const monthYearFormat = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })
+/** July 2026. */
+export const monthYear = (iso: string) => monthYearFormat.format(new Date(`${iso}T00:00:00Z`))
+
 const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 /** Where the year is plain: 15 Jul. */
 export const dayMonth = (iso: string | null | undefined) =>

@@ -4,6 +4,7 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
@@ -21,8 +22,11 @@ final class CutShort {
 
     private final Path data;
 
-    CutShort(Path folder) {
-        data = folder.resolve("cut");
+    /** By itself: the small disk that the other faults fill is too small for a demo. */
+    CutShort() throws IOException {
+        Path folder = Files.createTempDirectory(
+                "sallowbrook-cut", PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwxr-xr-x")));
+        data = folder.resolve("data");
     }
 
     String run() throws IOException, InterruptedException {

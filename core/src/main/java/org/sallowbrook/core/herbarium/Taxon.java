@@ -447,6 +447,11 @@ public record Taxon(
         return other.danger().dangerous() || (other.harmsWhenTaken() && !skinOnly);
     }
 
+    /** Whether its card says that it is not protected in most places, or it is grown: then its stands bear a beginner. */
+    public boolean plentiful() {
+        return protection().startsWith("Not protected") || origin() == Origin.CULTIVATED;
+    }
+
     /** First word of the name. */
     public String genus() {
         int end = name().indexOf(' ');

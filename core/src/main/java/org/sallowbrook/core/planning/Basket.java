@@ -32,6 +32,9 @@ public final class Basket {
     /** mL of menstruum to 1 g where the card has no figure: the usual ratio for dried herb. */
     private static final double TINCTURE_RATIO = 5;
 
+    /** By volume, where the card has no figure: what the bench begins with. */
+    private static final double TINCTURE_PERCENT = 45;
+
     public enum Product {
         DRIED("g"),
         TINCTURE("mL"),
@@ -107,6 +110,55 @@ public final class Basket {
                 .map(rate -> Interval.of(
                         wanted / rate.perDriedG().high(),
                         wanted / rate.perDriedG().low()));
+    }
+
+    /**
+     * What so much of a product takes beside the plant.
+     *
+     * @param spiritMl of menstruum, at spiritPercent by volume; 0 where none is taken
+     * @param oilMl before it is infused
+     */
+    public record Takes(double driedG, double spiritMl, double spiritPercent, double oilMl, double waxG) {
+
+        /** Of pure alcohol, mL. */
+        public double alcoholMl() {
+            return spiritMl * spiritPercent / 100;
+        }
+
+        public Takes and(Takes other) {
+            double spirit = spiritMl + other.spiritMl;
+            return new Takes(
+                    driedG + other.driedG,
+                    spirit,
+                    spirit == 0 ? 0 : 100 * (alcoholMl() + other.alcoholMl()) / spirit,
+                    oilMl + other.oilMl,
+                    waxG + other.waxG);
+        }
+    }
+
+    public static final Takes NOTHING = new Takes(0, 0, 0, 0, 0);
+
+    /**
+     * By the upper end of what the herb may keep back, so that it is enough; empty where the card does not allow it.
+     *
+     * @param wanted in the unit of the product, above 0
+     */
+    public static Optional<Takes> takes(Product product, UsedPart part, double wanted) {
+        return driedFor(product, part, wanted).map(Interval::high).map(dried -> {
+            Taxon.SpiritAdvice advice = part.using().spirit();
+            return switch (product) {
+                case DRIED, TEA -> new Takes(dried, 0, 0, 0, 0);
+                case TINCTURE ->
+                    new Takes(
+                            dried,
+                            dried * (advice == null ? TINCTURE_RATIO : advice.ratio()),
+                            advice == null ? TINCTURE_PERCENT : advice.menstruumPercent(),
+                            0,
+                            0);
+                case OIL -> new Takes(dried, 0, 0, dried * OIL_RATIO, 0);
+                case SALVE -> new Takes(dried, 0, 0, dried * OIL_RATIO, wanted * (1 - OIL_IN_SALVE));
+            };
+        });
     }
 
     private static void check(Interval freshToDry) {

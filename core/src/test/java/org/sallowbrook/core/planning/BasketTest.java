@@ -54,6 +54,23 @@ public class BasketTest {
         }
     }
 
+    /** 100 mL pressed at 1:5, where each gram keeps up to 1.5 mL back: 28.6 g in 143 mL; 86 g of oil and 14 g of wax in a salve. */
+    @Test
+    public void whatIsPouredIsCountedSoThatItIsEnough() {
+        Taxon.UsedPart part = part(Route.INTERNAL, Route.EXTERNAL);
+        Basket.Takes tincture = Basket.takes(Product.TINCTURE, part, 100).orElseThrow();
+        assertThat(tincture.driedG()).isCloseTo(100 / 3.5, within(1e-9));
+        assertThat(tincture.spiritMl()).isCloseTo(500 / 3.5, within(1e-9));
+        assertThat(tincture.alcoholMl()).isCloseTo(500 / 3.5 * 0.45, within(1e-9));
+        Basket.Takes salve = Basket.takes(Product.SALVE, part, 100).orElseThrow();
+        assertThat(salve.waxG()).isCloseTo(14, within(1e-9));
+        assertThat(salve.oilMl() - 2 * salve.driedG()).isCloseTo(86 / 0.92, within(1.0));
+        Basket.Takes both = tincture.and(salve);
+        assertThat(both.alcoholMl()).isCloseTo(tincture.alcoholMl(), within(1e-9));
+        assertThat(both.oilMl()).isEqualTo(salve.oilMl());
+        assertThat(Basket.takes(Product.TINCTURE, part(Route.EXTERNAL), 100)).isEmpty();
+    }
+
     @Test
     public void whatTheCardDoesNotAllowIsNotMade() {
         assertThat(Basket.makes(part(Route.EXTERNAL), FOUR_TO_SIX, 600))

@@ -142,6 +142,12 @@ public class HarvestService implements DueSource {
         this.clock = clock;
     }
 
+    /** Whether anything was ever gathered. */
+    @Transactional(readOnly = true)
+    public boolean any() {
+        return harvests.existsByOnDayGreaterThanEqual(LocalDate.EPOCH);
+    }
+
     /** Runs the gates without saving. */
     @Transactional(readOnly = true)
     public HarvestCheck check(UUID standId, HarvestRequest request) {

@@ -19,6 +19,8 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
 
     boolean existsByStandId(UUID standId);
 
+    boolean existsByOnDayGreaterThanEqual(LocalDate from);
+
     boolean existsByStandIdAndOnDayGreaterThanEqual(UUID standId, LocalDate from);
 
     /** Visits that leave something for another day, and after which nothing was picked at the stand. */

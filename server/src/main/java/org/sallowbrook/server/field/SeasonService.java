@@ -7,8 +7,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.HarvestGate;
 import org.sallowbrook.core.field.season.DailyMeans;
@@ -183,6 +185,18 @@ public class SeasonService {
         return used == null || used.gathering().months().isEmpty()
                 ? null
                 : new Year(people.today()).readiness(stand, taxon, used);
+    }
+
+    /** When a part is likely ready where the household lives, before anybody saw a stand of it; empty where the card gives no months. */
+    @Transactional(readOnly = true)
+    public Function<Taxon.UsedPart, Optional<Readiness>> expected() {
+        LocalDate today = people.today();
+        Place home = people.place() == null ? Place.OF_THE_CARDS : people.place();
+        Progress progress = Progress.byWarmth(today.getYear(), DailyMeans.of(weather.past()), today, 0);
+        return part -> part.gathering().months().isEmpty()
+                ? Optional.empty()
+                : Optional.of(Readiness.of(new Readiness.Request(
+                        "", part.gathering().months(), home, progress, List.of(), null, null, false, today)));
     }
 
     /** Frosts since the summer; null where nobody measures. */

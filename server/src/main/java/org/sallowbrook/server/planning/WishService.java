@@ -174,7 +174,8 @@ public class WishService {
                 offers.add(new OfferView(taxon.id(), taxon.commonName(), part.part(), products));
             }
         }
-        offers.sort(Comparator.comparing(OfferView::commonName).thenComparing(OfferView::part));
+        offers.sort(Comparator.comparing(OfferView::commonName, String.CASE_INSENSITIVE_ORDER)
+                .thenComparing(OfferView::part));
         return offers;
     }
 

@@ -3,6 +3,7 @@ package org.sallowbrook.server.planning;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -52,14 +53,24 @@ class YearController {
             LocalDate makeOn,
             LocalDate readyOn) {}
 
-    /** @param metBefore by the plan that is kept; null where none is, or the wish is newer */
+    /** What is made for a wish takes so much beside the plant; spiritMl of spiritPercent by volume. */
+    record TakesView(Double spiritMl, Double spiritPercent, Double oilMl, Double waxG) {}
+
+    /**
+     * @param metBefore by the plan that is kept; null where none is, or the wish is newer
+     * @param takes null where it takes nothing but the plant
+     */
     record GrantedView(
             UUID wish,
             Double wanted,
             Double met,
             @Nullable Double metBefore,
             List<FromView> from,
+            @Nullable TakesView takes,
             List<YearPlan.Why> why) {}
+
+    /** What all of it takes, and what of it is there. */
+    record MaterialView(Material material, Double takes, Double there) {}
 
     record PickView(
             UUID standId,
@@ -86,6 +97,7 @@ class YearController {
             List<GrantedView> wishes,
             List<WeekView> weeks,
             List<YearService.UnknownView> unknown,
+            List<MaterialView> materials,
             Double gap,
             @Nullable LocalDate keptOn) {}
 
@@ -142,12 +154,14 @@ class YearController {
 
     private final WishService wishes;
     private final YearService years;
+    private final FirstYearService first;
     private final Kept kept;
     private final Clock clock;
 
-    YearController(WishService wishes, YearService years, Kept kept, Clock clock) {
+    YearController(WishService wishes, YearService years, FirstYearService first, Kept kept, Clock clock) {
         this.wishes = wishes;
         this.years = years;
+        this.first = first;
         this.kept = kept;
         this.clock = clock;
     }
@@ -223,12 +237,18 @@ class YearController {
                 now.told().request().today(),
                 now.told().means(),
                 plan.wishes().stream()
-                        .map(g -> granted(g, now.told(), before.get(g.wish())))
+                        .map(g -> granted(g, now, before.get(g.wish())))
                         .toList(),
                 plan.weeks().stream().map(w -> week(w, now)).toList(),
                 now.told().unknown(),
+                materials(now),
                 plan.gap(),
                 years.keptOn());
+    }
+
+    @GetMapping("/year/first")
+    List<FirstYearService.LearnView> first() {
+        return first.learn();
     }
 
     @GetMapping("/year/sure")
@@ -269,7 +289,9 @@ class YearController {
         return year();
     }
 
-    private static GrantedView granted(YearPlan.Granted g, YearService.Told told, @Nullable Double before) {
+    private GrantedView granted(YearPlan.Granted g, Planned now, @Nullable Double before) {
+        YearService.Told told = now.told();
+        Basket.Takes takes = takes(g, now);
         return new GrantedView(
                 UUID.fromString(g.wish()),
                 g.wanted(),
@@ -288,7 +310,40 @@ class YearController {
                                 f.makeOn(),
                                 f.readyOn()))
                         .toList(),
+                takes.spiritMl() + takes.oilMl() == 0
+                        ? null
+                        : new TakesView(takes.spiritMl(), takes.spiritPercent(), takes.oilMl(), takes.waxG()),
                 g.why());
+    }
+
+    private Basket.Takes takes(YearPlan.Granted g, Planned now) {
+        return years.takes(now.told(), wish(now, g), g);
+    }
+
+    private static Wish wish(Planned now, YearPlan.Granted g) {
+        return now.told().request().wishes().stream()
+                .filter(w -> w.id().equals(g.wish()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private List<MaterialView> materials(Planned now) {
+        Map<Material, Double> there = now.told().there();
+        Map<Material, Double> takes = new EnumMap<>(Material.class);
+        for (YearPlan.Granted g : now.plan().wishes()) {
+            Basket.Takes t = takes(g, now);
+            takes.merge(Material.ALCOHOL, t.alcoholMl(), Double::sum);
+            takes.merge(Material.OIL, t.oilMl(), Double::sum);
+            takes.merge(Material.WAX, t.waxG(), Double::sum);
+            Basket.Product product = wish(now, g).product();
+            if (product == Basket.Product.TINCTURE || product == Basket.Product.OIL) {
+                takes.merge(Material.BOTTLES, YearService.madeOf(g), Double::sum);
+            }
+        }
+        return takes.entrySet().stream()
+                .filter(e -> e.getValue() > 0)
+                .map(e -> new MaterialView(e.getKey(), e.getValue(), there.getOrDefault(e.getKey(), 0.0)))
+                .toList();
     }
 
     private static Herb herb(YearService.Told told, String id) {
@@ -332,9 +387,7 @@ class YearController {
 
     /** Whether something is made for it: a tea is made as it is drunk. */
     private static boolean made(Planned now, YearPlan.Granted g) {
-        return now.told().request().wishes().stream()
-                .filter(w -> w.id().equals(g.wish()))
-                .map(Wish::product)
-                .anyMatch(p -> p != Basket.Product.TEA && p != Basket.Product.DRIED);
+        Basket.Product product = wish(now, g).product();
+        return product != Basket.Product.TEA && product != Basket.Product.DRIED;
     }
 }

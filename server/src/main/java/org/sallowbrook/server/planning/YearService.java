@@ -2,6 +2,7 @@ package org.sallowbrook.server.planning;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,6 +33,7 @@ import org.sallowbrook.core.planning.year.YearPlan;
 import org.sallowbrook.core.shelf.Keeping;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.field.GroundService;
 import org.sallowbrook.server.field.HarvestService;
@@ -45,6 +47,7 @@ import org.sallowbrook.server.household.SchoolService;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
+import org.sallowbrook.server.shelf.VesselService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -74,6 +77,7 @@ public class YearService {
             MeansView means,
             Map<String, SeasonService.ReadyView> growths,
             Map<String, String> stocks,
+            Map<Material, Double> there,
             List<UnknownView> unknown) {}
 
     static final int WEEKS = 52;
@@ -111,6 +115,7 @@ public class YearService {
     private final WeatherService weather;
     private final DryingService drying;
     private final ShelfService shelf;
+    private final VesselService vessels;
 
     YearService(
             WishService wishes,
@@ -128,7 +133,8 @@ public class YearService {
             GroundService ground,
             WeatherService weather,
             DryingService drying,
-            ShelfService shelf) {
+            ShelfService shelf,
+            VesselService vessels) {
         this.wishes = wishes;
         this.means = means;
         this.bears = bears;
@@ -145,6 +151,7 @@ public class YearService {
         this.weather = weather;
         this.drying = drying;
         this.shelf = shelf;
+        this.vessels = vessels;
     }
 
     static String herbId(String taxonId, Taxon.Part part) {
@@ -205,6 +212,7 @@ public class YearService {
                 has,
                 ready,
                 names,
+                there(),
                 unknown);
     }
 
@@ -328,6 +336,65 @@ public class YearService {
             case SALVE -> Basket.Product.SALVE;
             default -> null;
         };
+    }
+
+    private Map<Material, Double> there() {
+        Map<Material, Double> there = new EnumMap<>(Material.class);
+        for (LotView lot : shelf.there()) {
+            Double percent = lot.strengthLowPercent() == null ? lot.strengthPercent() : lot.strengthLowPercent();
+            if (lot.state() != Product.State.USABLE || lot.expired() || lot.holder() != null) {
+                continue;
+            }
+            switch (lot.form()) {
+                case SPIRIT ->
+                    there.merge(Material.ALCOHOL, lot.remaining() * (percent == null ? 0 : percent) / 100, Double::sum);
+                case CARRIER_OIL -> there.merge(Material.OIL, lot.remaining(), Double::sum);
+                case WAX -> there.merge(Material.WAX, lot.remaining(), Double::sum);
+                default -> {}
+            }
+        }
+        for (VesselService.VesselView v : vessels.all()) {
+            if (v.kind() == VesselKind.BOTTLE) {
+                there.merge(Material.BOTTLES, v.free() * v.capacityMl(), Double::sum);
+            }
+        }
+        return there;
+    }
+
+    /** What is still to be made for a wish takes. */
+    Basket.Takes takes(Told told, Wish wish, YearPlan.Granted granted) {
+        Basket.Takes all = Basket.NOTHING;
+        for (YearPlan.From from : granted.from()) {
+            if (from.driedG() == null || !(from.amount() > 0)) {
+                continue;
+            }
+            String herb = herbOf(told, from);
+            int blank = herb.lastIndexOf(' ');
+            all = all.and(herbarium
+                    .taxon(herb.substring(0, blank))
+                    .usedPart(Taxon.Part.valueOf(herb.substring(blank + 1)))
+                    .flatMap(part -> Basket.takes(wish.product(), part, from.amount()))
+                    .orElse(Basket.NOTHING));
+        }
+        return all;
+    }
+
+    private static String herbOf(Told told, YearPlan.From from) {
+        return from.kind() != YearPlan.Kind.THERE
+                ? from.of()
+                : told.request().stocks().stream()
+                        .filter(s -> s.id().equals(from.of()))
+                        .map(Stock::herb)
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    /** What of a wish is made for it, in its unit: not what stands on the shelf ready. */
+    static double madeOf(YearPlan.Granted granted) {
+        return granted.from().stream()
+                .filter(f -> f.driedG() != null)
+                .mapToDouble(YearPlan.From::amount)
+                .sum();
     }
 
     /** Share of mornings dry enough to pick, by month, over the years that are known; half where none are. */

@@ -156,7 +156,7 @@ final class YearProgramme {
                 }
                 double risk = herb.driedG(1) * (RISK * (1 - ripe) + LATER * w);
                 int pick = picked(g, herb, w, most, strain + risk);
-                (mid.getYear() == request.today().getYear() ? thisYear : nextYear).add(pick, 1);
+                (yearOf(w) == request.today().getYear() ? thisYear : nextYear).add(pick, 1);
             }
             if (!thisYear.empty()) {
                 programme.atMost("share of " + g.id(), thisYear, whole * g.share());
@@ -561,6 +561,7 @@ final class YearProgramme {
             return List.copyOf(why);
         }
         boolean anyFlow = false;
+        boolean anyLeft = false;
         for (Pick p : picks) {
             if (!growths.contains(p.growth())) {
                 continue;
@@ -574,6 +575,7 @@ final class YearProgramme {
                 continue;
             }
             anyFlow = true;
+            anyLeft |= left(p, v);
             if (tight(rack.get(p.week()), v, request.means().rackM2() * DAYS)) {
                 why.add(YearPlan.Why.RACK);
             }
@@ -584,10 +586,23 @@ final class YearProgramme {
         if (!anyFlow) {
             return List.of(spoils(wish, growths) ? YearPlan.Why.KEEPING : YearPlan.Why.TOO_LATE);
         }
-        if (why.isEmpty()) {
-            why.add(YearPlan.Why.STANDS);
-        }
-        return List.copyOf(why);
+        return why.isEmpty() || !anyLeft ? List.of(YearPlan.Why.STANDS) : List.copyOf(why);
+    }
+
+    /** Whether more of a stand might still be taken in the year of a pick. */
+    private boolean left(Pick pick, double[] v) {
+        Growth g = pick.growth();
+        boolean now = yearOf(pick.week()) == request.today().getYear();
+        double taken = picks.stream()
+                .filter(p -> p.growth().equals(g)
+                        && (yearOf(p.week()) == request.today().getYear()) == now)
+                .mapToDouble(p -> v[p.variable()])
+                .sum();
+        return taken < 0.99 * g.wholeG().mid() * (now ? g.share() : g.nextShare());
+    }
+
+    private int yearOf(int w) {
+        return week(w).plusDays(DAYS / 2).getYear();
     }
 
     /** Whether it could be picked and made in time, and would not keep. */

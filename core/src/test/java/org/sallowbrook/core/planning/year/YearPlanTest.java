@@ -255,6 +255,16 @@ public class YearPlanTest {
                 .allMatch(p -> p.growth().equals("strong"));
     }
 
+    /** All that may be taken is taken in a week that is full as well: an hour more would bring nothing. */
+    @Test
+    public void whereAStandGivesNoMoreNoHourIsBlamed() {
+        YearPlan plan =
+                YearPlan.of(request(List.of(tea("a", 400)), List.of(growth("g", 5000, 0.2)), List.of(), means(2, 3.5)));
+        assertThat(plan.weeks()).anyMatch(w -> w.hours() > 3.49);
+        assertThat(plan.wishes().get(0).met()).isLessThan(1);
+        assertThat(plan.wishes().get(0).why()).containsExactly(YearPlan.Why.STANDS);
+    }
+
     @Test
     public void aPlanThatIsRunningIsStayedWith() {
         List<Growth> growths = List.of(growth("a", 5000, 0.1), growth("b", 5000, 0.1), growth("c", 5000, 0.1));
