@@ -67,6 +67,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../herbarium/Compare')).Compare }),
       },
       { path: 'help', lazy: async () => ({ Component: (await import('../dosing/Help')).Help }) },
+      {
+        path: 'calendar',
+        lazy: async () => ({ Component: (await import('../calendar/InCalendar')).InCalendar }),
+      },
       { path: 'year', lazy: async () => ({ Component: (await import('../planning/Year')).Year }) },
       { path: 'basket', lazy: async () => ({ Component: (await import('../planning/Basket')).BasketPage }) },
       { path: 'search', lazy: async () => ({ Component: (await import('../search/Search')).Search }) },

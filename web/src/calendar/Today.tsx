@@ -73,6 +73,7 @@ export function Today() {
           title={`Today, ${date(data.today)}`}
           actions={
             <>
+              <ButtonLink to="/calendar">In your calendar</ButtonLink>
               <ButtonLink to="/needs">What helps?</ButtonLink>
               <ButtonLink to="/year">Enough for winter</ButtonLink>
               <ButtonLink to="/field">Go out to the field</ButtonLink>

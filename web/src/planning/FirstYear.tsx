@@ -1,8 +1,9 @@
 import { v7 } from 'uuid'
 import { Link } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
+import { isoToday } from '../ui/clock'
 import { useCommand } from '../ui/command'
-import { PART, STAGE } from '../ui/dictionary'
+import { PART, PRODUCT, STAGE } from '../ui/dictionary'
 import { Only } from '../ui/may'
 import { ProblemNotice, Section } from '../ui/page'
 import { dayMonth, monthYear } from '../ui/words'
@@ -10,11 +11,15 @@ import { amountOf, called, useFirstYear, type WishView } from './year'
 
 type Learn = Schemas['LearnView']
 
+const NOW = ''
+
 /** What to learn, pick and make for whoever has gathered nothing yet, month by month. */
 export function FirstYear({ wishes }: { wishes: WishView[] }) {
   const all = useFirstYear().data ?? []
   if (all.length === 0) return null
-  const months = [...new Set(all.map((l) => l.from.slice(0, 7)))]
+  // What has begun is there now, whenever it began.
+  const monthOf = (l: Learn) => (l.from <= isoToday() ? NOW : l.from.slice(0, 7))
+  const months = [...new Set(all.map(monthOf))]
   return (
     <Section title="A first year">
       <p>
@@ -24,10 +29,12 @@ export function FirstYear({ wishes }: { wishes: WishView[] }) {
       </p>
       {months.map((m) => (
         <div key={m} className="mt-3">
-          <h3 className="text-water border-water border-b-2 font-semibold">{monthYear(`${m}-01`)}</h3>
+          <h3 className="text-water border-water border-b-2 font-semibold">
+            {m === NOW ? 'Now' : monthYear(`${m}-01`)}
+          </h3>
           <ul>
             {all
-              .filter((l) => l.from.startsWith(m))
+              .filter((l) => monthOf(l) === m)
               .map((l) => (
                 <Plant key={l.taxonId} learn={l} wished={wishes.some((w) => isFor(w, l))} />
               ))}
@@ -100,8 +107,8 @@ function Plant({ learn: l, wished }: { learn: Learn; wished: boolean }) {
             disabled={wish.isPending}
             onClick={() => wish.mutate()}
           >
-            wish for {amountOf(l.amount, l.make)}
-            <span className="sr-only"> of {called(l.make, [l])}</span>
+            wish for {amountOf(l.amount, l.make)} {l.make !== 'TEA' && `of ${PRODUCT[l.make].name}`}
+            <span className="sr-only">: {called(l.make, [l])}</span>
           </button>
         </Only>
       )}

@@ -29,7 +29,15 @@ import { Weeks } from './Weeks'
 export function Year() {
   const wishes = useWishes()
   return (
-    <Page title="Enough for winter" actions={<ButtonLink to="/basket">From a basket to a bottle</ButtonLink>}>
+    <Page
+      title="Enough for winter"
+      actions={
+        <>
+          <ButtonLink to="/calendar">In your calendar</ButtonLink>
+          <ButtonLink to="/basket">From a basket to a bottle</ButtonLink>
+        </>
+      }
+    >
       <Loaded query={wishes}>
         {(all) => (
           <div className="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">

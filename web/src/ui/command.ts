@@ -90,6 +90,7 @@ const SHOWS = {
   landings: 'calendar',
   season: 'calendar',
   needs: 'calendar',
+  calendars: 'calendar',
   past: 'calendar',
   loosened: 'calendar',
   search: 'calendar',

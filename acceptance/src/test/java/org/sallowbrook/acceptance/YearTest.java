@@ -105,6 +105,27 @@ public class YearTest extends InBrowser {
         assertThat(section("What we want in hand").getByText("An ocean")).hasCount(0);
     }
 
+    /** Whoever has gathered nothing yet is told what to begin with, and wishes for it by one touch. */
+    @Test
+    public void aFirstYearBeginsWithWhatIsSafe() {
+        newPage(390, 844);
+        signIn("lantern");
+        go("/year");
+        Locator first = section("A first year");
+        assertThat(first).containsText("small-leaved lime");
+        accessible("a first year");
+        Locator lime = first.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("small-leaved lime"))
+                .first();
+        lime.getByRole(AriaRole.BUTTON).click();
+        assertThat(lime).containsText("wished for");
+        assertThat(wish("Tea of small-leaved lime")).containsText("No stand of it");
+        wish("Tea of small-leaved lime")
+                .getByText("give up", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(lime.getByRole(AriaRole.BUTTON)).isVisible();
+    }
+
     @Test
     public void thePlanIsKeptAndAWeekCanBeOpened() {
         button("Go by this plan").click();

@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class TodayService {
 
     /** What was not done for so long is no longer told every morning. */
-    private static final int STILL_TOLD_DAYS = 400;
+    static final int STILL_TOLD_DAYS = 400;
 
     private static final int AHEAD_DAYS = 366;
 
@@ -80,7 +80,7 @@ public class TodayService {
                 .min(Instant::compareTo);
     }
 
-    private List<Due> between(DueSource.Span span) {
+    List<Due> between(DueSource.Span span) {
         rooms.forEach(DueSource::ahead);
         return rooms.stream().flatMap(r -> r.due(span).stream()).toList();
     }

@@ -1,4 +1,4 @@
-/** What is to be done today. */
+/** What is to be done today, and what will be. */
 @ApplicationModule(
         displayName = "calendar",
         allowedDependencies = {"platform", "household", "field", "drying", "shelf", "making", "dosing"})

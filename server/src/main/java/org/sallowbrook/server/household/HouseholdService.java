@@ -9,6 +9,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HouseholdService {
 
-    record SettingsView(
+    public record SettingsView(
             String name,
             String zone,
             String region,
@@ -218,6 +219,14 @@ public class HouseholdService {
         return accounts.findAllByHouseholdIdOrderByDisplayName(Member.current().householdId()).stream()
                 .map(HouseholdService::view)
                 .toList();
+    }
+
+    /** An account as one that only looks, for what was handed out in its name; empty where it is gone. */
+    @Transactional(readOnly = true)
+    public Optional<Member> reader(UUID account) {
+        return accounts.findById(account)
+                .filter(a -> !a.disabled)
+                .map(a -> new Member(a.id, a.householdId, a.displayName, Member.Role.READER));
     }
 
     public MemberView add(MemberRequest request) {

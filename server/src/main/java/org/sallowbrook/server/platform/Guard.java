@@ -60,6 +60,9 @@ class Guard {
                         .requestMatchers(
                                 HttpMethod.POST, "/api/calculators/**", "/api/training/**", "/api/making/batches/check")
                         .authenticated()
+                        // Whoever has the secret of a calendar's address reads it: a calendar program does not sign in.
+                        .requestMatchers(HttpMethod.GET, "/api/calendar/feed/*")
+                        .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/**")
                         .authenticated()
                         .requestMatchers("/api/people/**", "/api/herbarium/**", "/api/household/**")
