@@ -121,6 +121,10 @@ export const router = createBrowserRouter([
       { path: 'drying/:id', lazy: async () => ({ Component: (await import('../drying/Run')).Run }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/Shelf')).Shelf }) },
       {
+        path: 'shelf/labels',
+        lazy: async () => ({ Component: (await import('../shelf/Labels')).Labels }),
+      },
+      {
         path: 'shelf/stock-take',
         lazy: async () => ({ Component: (await import('../shelf/StockTake')).StockTake }),
       },

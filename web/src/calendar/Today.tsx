@@ -130,6 +130,11 @@ const DOORS = [
     says: 'Jars, bottles and spirits you have already.',
   },
   {
+    to: '/year',
+    name: 'Plan the year',
+    says: 'What you want in hand, and the weeks that bring it; or what is safe to begin with.',
+  },
+  {
     to: '/herbarium?show=season',
     name: 'See what is in season',
     says: 'What is gathered this month, and where it can be mistaken.',

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Findings } from '../ui/Findings'
 import { State } from '../ui/State'
+import { OnPaper } from '../ui/Sheet'
 import { StrikeOut } from '../ui/StrikeOut'
 import { ButtonLink } from '../ui/controls'
 import { Because, Figure, Loaded, Page, Section } from '../ui/page'
@@ -30,6 +31,7 @@ function BatchPage({ batch }: { batch: BatchView }) {
       title={`${batch.name} ${batch.code}`}
       actions={
         <>
+          <OnPaper href={`/api/making/batches/${batch.id}/sheet.pdf`}>On paper</OnPaper>
           <ButtonLink to={`/shelf/${batch.id}`}>Its lot and label</ButtonLink>
           <ButtonLink to={`/tracing/${batch.id}`}>Trace</ButtonLink>
         </>

@@ -3,8 +3,10 @@ import { Link } from 'react-router'
 import { api, ask, ifMatch } from '../api/client'
 import { useCommand } from '../ui/command'
 import { Button, ButtonLink } from '../ui/controls'
+import { PART } from '../ui/dictionary'
 import { Only } from '../ui/may'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
+import { OnPaper } from '../ui/Sheet'
 import { date, dayMonth, figure } from '../ui/words'
 import { AsLastYear } from './AsLastYear'
 import { FirstYear } from './FirstYear'
@@ -268,7 +270,22 @@ function Missing({ wish, granted }: { wish: WishView; granted: Granted }) {
   if (granted.met >= 0.999 || granted.why.includes('NOTHING_ALLOWED')) return null
   return (
     <div className="flex flex-wrap items-center gap-x-4 text-sm">
-      <strong>Missing: {amountOf(missing, wish.product)}.</strong>
+      <strong>
+        Missing: {amountOf(missing, wish.product)}
+        {granted.missingDriedG != null &&
+          wish.product !== 'DRIED' &&
+          `, ${about(granted.missingDriedG)} of dried herb`}
+        .
+      </strong>
+      {granted.still.map((s) => (
+        <span key={s.standId + s.part}>
+          There is still{' '}
+          <Link className="underline" to={`/field/stands/${s.standId}`}>
+            {s.commonName}, {PART[s.part].toLowerCase()}
+          </Link>
+          , until {dayMonth(s.until)}.
+        </span>
+      ))}
       {!wish.mayBuy && (
         <Only deed="record">
           <button type="button" className="min-h-9 underline" onClick={() => buy.mutate()}>
@@ -291,6 +308,11 @@ function TheYear({ wishes }: { wishes: WishView[] }) {
           <>
             <Weeks year={y} wishes={wishes} />
             <ProblemNotice error={keep.error} />
+            {y.weeks.length > 0 && (
+              <p className="mt-3">
+                <OnPaper href="/api/planning/year.pdf">On paper</OnPaper>
+              </p>
+            )}
             <Only deed="record">
               <div className="mt-3 flex flex-wrap items-center gap-3">
                 <Button disabled={keep.isPending} onClick={() => keep.mutate()}>

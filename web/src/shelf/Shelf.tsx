@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
+import { OnPaper } from '../ui/Sheet'
 import { Button, ButtonLink, Input } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { Past } from '../ui/Past'
@@ -55,6 +56,8 @@ export function Shelf() {
       actions={
         <>
           <Only deed="record">
+            <OnPaper href="/api/shelf/list.pdf?counting=false">On paper</OnPaper>
+            <ButtonLink to="/shelf/labels">Labels</ButtonLink>
             <ButtonLink to="/shelf/stock-take">Stock-take</ButtonLink>
           </Only>
           <ButtonLink to="/shelf/vessels">Jars and bottles</ButtonLink>

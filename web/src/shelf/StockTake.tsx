@@ -6,6 +6,7 @@ import { ScaleReader } from '../drying/ScaleReader'
 import { isoToday } from '../ui/clock'
 import { Choose } from '../ui/Choose'
 import { Button, ButtonLink, Input, NumberInput } from '../ui/controls'
+import { OnPaper } from '../ui/Sheet'
 import { Empty, Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { number } from '../ui/read'
 import { figure } from '../ui/words'
@@ -21,7 +22,15 @@ export const StockTake = pageOnly('record', function StockTake() {
   const lots = useLots()
   const [counted, setCounted] = useState<string[]>([])
   return (
-    <Page title="Stock-take" actions={<ButtonLink to="/shelf">To the shelf</ButtonLink>}>
+    <Page
+      title="Stock-take"
+      actions={
+        <>
+          <OnPaper href="/api/shelf/list.pdf?counting=true">A list to count by</OnPaper>
+          <ButtonLink to="/shelf">To the shelf</ButtonLink>
+        </>
+      }
+    >
       <Loaded query={lots}>
         {(all) => {
           const there = all

@@ -57,7 +57,10 @@ public class BackupTest extends InBrowser {
 
     private static Map<String, String> source() {
         return Map.of(
-                "SALLOWBROOK_FOLDER", System.getenv("SALLOWBROOK_TEST_FOLDER"), "SALLOWBROOK_DB_NAME", "acceptance");
+                "SALLOWBROOK_FOLDER",
+                System.getenv("SALLOWBROOK_TEST_FOLDER"),
+                "SALLOWBROOK_DB_NAME",
+                Application.database());
     }
 
     @Test

@@ -1,7 +1,11 @@
 package org.sallowbrook.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -123,5 +127,24 @@ public class ShelfTest extends InBrowser {
         assertThat(page.locator("main")).containsText("not to be used");
         assertThat(page.locator("main")).not().containsText("by mouth");
         assertThat(button("I see or smell mould")).hasCount(0);
+    }
+
+    /** Many labels at once, from wherever a sheet was begun; a place that no sheet has is pointed at. */
+    @Test
+    public void labelsOfManyArePrintedOnSheets() {
+        go("/shelf");
+        link("Labels").click();
+        heading("Labels on sheets").waitFor();
+        assertThat(main()).containsText("Choose what gets a label.");
+        page.getByText("all", new Page.GetByTextOptions().setExact(true)).click();
+        field("First label that is still there").fill("11");
+        assertThat(main().getByRole(AriaRole.ALERT)).hasText("a whole number from 1 to 10");
+        assertThat(link("labels on paper")).hasCount(0);
+        field("First label that is still there").fill("4");
+        var printed = page.request()
+                .get(page.url().replaceFirst("(http://[^/]+).*", "$1")
+                        + link("labels on paper").getAttribute("href"));
+        assertThat(printed).isOK();
+        assertTrue(new String(printed.body(), 0, 4, StandardCharsets.ISO_8859_1).equals("%PDF"));
     }
 }

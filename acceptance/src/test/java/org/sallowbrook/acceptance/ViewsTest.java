@@ -42,6 +42,9 @@ public class ViewsTest extends InBrowser {
             {"/dosing/new", "What follows"},
             {"/dosing/people/new", "Medicines taken"},
             {"/tracing", "What was made of it"},
+            {"/year", "What all of it takes"},
+            {"/calendar", "Addresses that stand"},
+            {"/shelf/labels", "Size of one label"},
         };
     }
 

@@ -62,6 +62,10 @@ public final class Paper {
 
     /** The sheet as a file that opens in the reader, and is called so when it is kept. */
     public static ResponseEntity<byte[]> response(Sheet sheet, String name) {
+        return response(pdf(sheet), name);
+    }
+
+    public static ResponseEntity<byte[]> response(byte[] pdf, String name) {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(
@@ -70,7 +74,7 @@ public final class Paper {
                                 .filename(name + ".pdf")
                                 .build()
                                 .toString())
-                .body(pdf(sheet));
+                .body(pdf);
     }
 
     public static byte[] pdf(Sheet sheet) {
@@ -89,27 +93,63 @@ public final class Paper {
         }
     }
 
-    /** Words at the left, as much smaller as it takes; the code at the right, what it stands for below. */
     private static void label(PDDocument document, Sheet sheet, Fonts fonts) throws IOException {
-        float width = 90 * MM;
-        float height = 50 * MM;
-        float margin = 4 * MM;
-        PDPage page = new PDPage(new PDRectangle(width, height));
+        PDRectangle all = new PDRectangle(90 * MM, 50 * MM);
+        PDPage page = new PDPage(all);
         document.addPage(page);
-        List<Said> said = said(sheet, fonts, 8, 0);
         try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-            float y = height - margin;
-            for (Line line : fitted(said, width - CODE - 3 * margin, height - 2 * margin - 16)) {
-                y -= line.height();
-                text(out, line.font(), line.size(), margin, y, line.words());
+            label(out, sheet, fonts, all);
+        }
+    }
+
+    /** Words at the left, as much smaller as it takes; the code at the right, what it stands for below. */
+    private static void label(PDPageContentStream out, Sheet sheet, Fonts fonts, PDRectangle on) throws IOException {
+        float margin = Math.min(4 * MM, on.getHeight() * 0.08f);
+        float code = Math.min(CODE, on.getHeight() - 2 * margin - 6);
+        float right = on.getUpperRightX() - code - margin;
+        float left = on.getLowerLeftX() + margin;
+        float bottom = on.getLowerLeftY() + margin;
+        float y = on.getUpperRightY() - margin;
+        for (Line line : fitted(said(sheet, fonts, 8, 0), right - left - margin, on.getHeight() - 2 * margin - 16)) {
+            y -= line.height();
+            text(out, line.font(), line.size(), left, y, line.words());
+        }
+        for (Sheet.Block block : sheet.blocks()) {
+            if (block instanceof Sheet.Code c) {
+                text(out, fonts.bold(), 10, left, bottom, c.caption());
+                code(out, c.address(), right, on.getUpperRightY() - code - margin, code);
             }
-            for (Sheet.Block block : sheet.blocks()) {
-                if (block instanceof Sheet.Code code) {
-                    text(out, fonts.bold(), 10, margin, margin, code.caption());
-                    code(out, code.address(), width - CODE - margin, height - CODE - margin);
+        }
+        text(out, fonts.regular(), Math.min(7, code / 10), right, bottom, "Sallowbrook");
+    }
+
+    /**
+     * Many labels on sheets of them, row by row.
+     *
+     * @param first place on the first sheet that is still there, from 0: what was peeled off is left out
+     */
+    public static byte[] labels(List<Sheet> labels, LabelPaper paper, int first, String title) {
+        try (PDDocument document = new PDDocument()) {
+            Fonts fonts = Fonts.of(document);
+            document.getDocumentInformation().setTitle(title);
+            PDRectangle size = new PDRectangle(paper.widthMm() * MM, paper.heightMm() * MM);
+            for (int begun = 0; begun < labels.size() + first; begun += paper.labels()) {
+                PDPage page = new PDPage(size);
+                document.addPage(page);
+                try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+                    for (int place = 0; place < paper.labels(); place++) {
+                        int i = begun + place - first;
+                        if (i >= 0 && i < labels.size()) {
+                            label(out, labels.get(i), fonts, paper.place(place, MM));
+                        }
+                    }
                 }
             }
-            text(out, fonts.regular(), 7, width - CODE - margin, margin, "Sallowbrook");
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            document.save(bytes);
+            return bytes.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -290,6 +330,11 @@ public final class Paper {
     }
 
     static void code(PDPageContentStream out, String address, float x, float y) throws IOException {
+        code(out, address, x, y, CODE);
+    }
+
+    /** @param side of it, in points */
+    private static void code(PDPageContentStream out, String address, float x, float y, float side) throws IOException {
         BitMatrix matrix;
         try {
             matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, HINTS);
@@ -297,11 +342,11 @@ public final class Paper {
             throw new IOException(e);
         }
         // Whole dots of a 300 dpi printer, so that no module comes out a dot wider than its neighbour.
-        float cell = (float) Math.floor(CODE / matrix.getWidth() / DOT) * DOT;
+        float cell = (float) Math.floor(side / matrix.getWidth() / DOT) * DOT;
         for (int row = 0; row < matrix.getHeight(); row++) {
             for (int column = 0; column < matrix.getWidth(); column++) {
                 if (matrix.get(column, row)) {
-                    out.addRect(x + column * cell, y + CODE - (row + 1) * cell, cell, cell);
+                    out.addRect(x + column * cell, y + side - (row + 1) * cell, cell, cell);
                 }
             }
         }

@@ -3,10 +3,13 @@ package org.sallowbrook.server.making;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 @RestController
 @RequestMapping("/api/making")
@@ -27,6 +31,7 @@ class MakingController {
     private final FillingService filling;
     private final Kitchen kitchen;
     private final Measures measures;
+    private final BatchSheet sheet;
 
     MakingController(
             BatchReader batches,
@@ -35,7 +40,9 @@ class MakingController {
             PressingService pressing,
             FillingService filling,
             Kitchen kitchen,
-            Measures measures) {
+            Measures measures,
+            BatchSheet sheet) {
+        this.sheet = sheet;
         this.batches = batches;
         this.making = making;
         this.shaking = shaking;
@@ -58,6 +65,15 @@ class MakingController {
     @GetMapping("/batches/{id}")
     BatchReader.BatchView batch(@PathVariable UUID id) {
         return batches.one(id);
+    }
+
+    /** A batch on paper, with a code that opens its page. */
+    @GetMapping(value = "/batches/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> onPaper(@PathVariable UUID id) {
+        String page = ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path("/making/batches/" + id)
+                .toUriString();
+        return Paper.response(sheet.of(id, page), "batch-" + batches.one(id).code());
     }
 
     @PostMapping("/batches/check")

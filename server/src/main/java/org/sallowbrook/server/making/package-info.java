@@ -4,7 +4,7 @@
  */
 @ApplicationModule(
         displayName = "making",
-        allowedDependencies = {"platform", "household", "herbarium", "drying", "shelf"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium", "drying", "shelf"})
 @NullMarked
 package org.sallowbrook.server.making;
 

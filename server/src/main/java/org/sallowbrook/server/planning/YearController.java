@@ -16,11 +16,14 @@ import org.sallowbrook.core.planning.year.Herb;
 import org.sallowbrook.core.planning.year.Wish;
 import org.sallowbrook.core.planning.year.WouldHelp;
 import org.sallowbrook.core.planning.year.YearPlan;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.field.SeasonService;
 import org.sallowbrook.server.platform.Kept;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -59,6 +62,8 @@ class YearController {
     /**
      * @param metBefore by the plan that is kept; null where none is, or the wish is newer
      * @param takes null where it takes nothing but the plant
+     * @param missingDriedG of herb, to be bought for what is missing; null where nothing is, or nothing may be made
+     * @param still what can be had instead, where something is missing
      */
     record GrantedView(
             UUID wish,
@@ -67,7 +72,12 @@ class YearController {
             @Nullable Double metBefore,
             List<FromView> from,
             @Nullable TakesView takes,
-            List<YearPlan.Why> why) {}
+            List<YearPlan.Why> why,
+            @Nullable Double missingDriedG,
+            List<StillView> still) {}
+
+    /** Another part of the same plant that can still be had. */
+    record StillView(UUID standId, String stand, String commonName, Taxon.Part part, LocalDate until) {}
 
     /** What all of it takes, and what of it is there. */
     record MaterialView(Material material, Double takes, Double there) {}
@@ -109,6 +119,7 @@ class YearController {
 
     record WouldHelpView(WouldHelp.Kind kind, @Nullable UUID of, List<GainView> gains) {}
 
+    private static final double ALL = 0.999;
     private static final int SEASONS = 200;
     private static final long SEED = 20_261_201L;
 
@@ -246,6 +257,12 @@ class YearController {
                 years.keptOn());
     }
 
+    /** On paper, to take along. */
+    @GetMapping(value = "/year.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> onPaper() {
+        return Paper.response(YearSheet.of(year(), wishes.all()), "enough-for-winter");
+    }
+
     @GetMapping("/year/first")
     List<FirstYearService.LearnView> first() {
         return first.learn();
@@ -313,7 +330,23 @@ class YearController {
                 takes.spiritMl() + takes.oilMl() == 0
                         ? null
                         : new TakesView(takes.spiritMl(), takes.spiritPercent(), takes.oilMl(), takes.waxG()),
-                g.why());
+                g.why(),
+                missingDriedG(g, now),
+                g.met() > ALL
+                        ? List.of()
+                        : years.instead(told, wish(now, g)).stream()
+                                .map(p ->
+                                        new StillView(p.standId(), p.standName(), p.commonName(), p.part(), p.until()))
+                                .toList());
+    }
+
+    private static @Nullable Double missingDriedG(YearPlan.Granted g, Planned now) {
+        return g.met() > ALL
+                ? null
+                : wish(now, g).choices().stream()
+                        .findFirst()
+                        .map(c -> g.wanted() * (1 - g.met()) * c.driedGPerUnit())
+                        .orElse(null);
     }
 
     private Basket.Takes takes(YearPlan.Granted g, Planned now) {

@@ -71,13 +71,14 @@ public class YearService {
             Taxon.Part part,
             @Nullable Double freshG) {}
 
-    /** One asking for the year: what the planner was told, and by what names people know it. */
+    /** One asking for the year: what the planner was told, and by what names people know it. @param others parts nobody wished for */
     record Told(
             YearPlan.Request request,
             MeansView means,
             Map<String, SeasonService.ReadyView> growths,
             Map<String, String> stocks,
             Map<Material, Double> there,
+            List<SeasonService.ReadyView> others,
             List<UnknownView> unknown) {}
 
     static final int WEEKS = 52;
@@ -176,10 +177,15 @@ public class YearService {
         Map<String, SeasonService.ReadyView> ready = new LinkedHashMap<>();
         List<Growth> growths = new ArrayList<>();
         List<UnknownView> unknown = new ArrayList<>();
+        List<SeasonService.ReadyView> others = new ArrayList<>();
         for (SeasonService.ReadyView part : seasons.season().parts()) {
             StandService.StandView stand = known.get(part.standId());
             String herb = herbId(part.taxonId(), part.part());
-            if (stand == null || !mayBePicked(stand) || part.from() == null || !wantedHerbs.contains(herb)) {
+            if (stand == null || !mayBePicked(stand) || part.from() == null) {
+                continue;
+            }
+            if (!wantedHerbs.contains(herb)) {
+                others.add(part);
                 continue;
             }
             Double said = byEye.get(growthId(stand.id(), part.part()));
@@ -213,6 +219,7 @@ public class YearService {
                 ready,
                 names,
                 there(),
+                others,
                 unknown);
     }
 
@@ -387,6 +394,30 @@ public class YearService {
                         .map(Stock::herb)
                         .findFirst()
                         .orElseThrow();
+    }
+
+    /** Other parts of the same plants that can still be had, that the same is made of, and that are used for the same. */
+    List<SeasonService.ReadyView> instead(Told told, Wish wish) {
+        return told.others().stream()
+                .filter(p -> p.state() != Readiness.State.OVER
+                        && wish.choices().stream().anyMatch(c -> standsFor(p, c.herb(), wish.product())))
+                .toList();
+    }
+
+    private boolean standsFor(SeasonService.ReadyView other, String herb, Basket.Product product) {
+        int blank = herb.lastIndexOf(' ');
+        if (!herb.substring(0, blank).equals(other.taxonId())) {
+            return false;
+        }
+        Taxon taxon = herbarium.taxon(other.taxonId());
+        Taxon.Part wished = Taxon.Part.valueOf(herb.substring(blank + 1));
+        return taxon.uses().stream()
+                        .anyMatch(u -> !u.grave()
+                                && u.parts().contains(wished)
+                                && u.parts().contains(other.part()))
+                && taxon.usedPart(other.part())
+                        .flatMap(part -> Basket.driedFor(product, part, 1))
+                        .isPresent();
     }
 
     /** What of a wish is made for it, in its unit: not what stands on the shelf ready. */

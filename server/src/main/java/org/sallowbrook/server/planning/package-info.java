@@ -1,7 +1,7 @@
 /** What to gather and make for a need. */
 @ApplicationModule(
         displayName = "planning",
-        allowedDependencies = {"platform", "household", "herbarium", "field", "drying", "shelf", "dosing"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium", "field", "drying", "shelf", "dosing"})
 @NullMarked
 package org.sallowbrook.server.planning;
 

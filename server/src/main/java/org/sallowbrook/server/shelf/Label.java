@@ -1,9 +1,13 @@
 package org.sallowbrook.server.shelf;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Trait;
 import org.sallowbrook.server.documents.Sheet;
 import org.sallowbrook.server.herbarium.HerbariumService;
@@ -13,6 +17,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Label {
 
+    private static final int GROWN_UP = 18;
+
     private final HerbariumService herbarium;
 
     Label(HerbariumService herbarium) {
@@ -21,9 +27,53 @@ class Label {
 
     Sheet of(LotView lot, String page) {
         Sheet.Builder sheet = Sheet.label("Label " + lot.code()).text(lot.name(), Sheet.Tone.LARGE);
-        lot.herbs().forEach(h -> sheet.text(herbarium.taxon(h.taxonId()).name(), Sheet.Tone.LATIN));
+        lot.herbs().forEach(h -> {
+            sheet.text(herbarium.taxon(h.taxonId()).name(), Sheet.Tone.LATIN);
+            String common = h.commonName() + ", " + Words.lower(h.part());
+            if (!lot.name().contains(common)) {
+                sheet.text(common);
+            }
+        });
         lines(lot).forEach(sheet::text);
+        String not = notFor(lot);
+        if (!not.isEmpty()) {
+            sheet.text("NOT " + not);
+        }
+        if (lot.holder() != null) {
+            sheet.text("for " + lot.holder());
+        }
         return sheet.code(page, lot.code()).done();
+    }
+
+    /** Whom the cards keep it from, whoever else asks first: it stands where nobody opens a page. */
+    private String notFor(LotView lot) {
+        Set<String> not = new LinkedHashSet<>();
+        int age = 0;
+        for (HerbView h : lot.route() == Taxon.Route.INTERNAL ? lot.herbs() : List.<HerbView>of()) {
+            for (Taxon.Caution c : herbarium.taxon(h.taxonId()).cautions()) {
+                if (c.status() != Taxon.CautionStatus.PRESENT || c.severity() != Severity.STOP) {
+                    continue;
+                }
+                switch (c.subject()) {
+                    case PREGNANCY -> not.add("in pregnancy");
+                    case BREAST_FEEDING -> not.add("while breast-feeding");
+                    case UNDER_AGE -> age = Math.max(age, c.value().isEmpty() ? GROWN_UP : Integer.parseInt(c.value()));
+                    default -> {}
+                }
+            }
+        }
+        if (age > 0) {
+            not.add("under " + age + " years");
+        }
+        return String.join(", not ", not);
+    }
+
+    /** mL of it to a gram of dried herb, as it came out; empty for what is weighed. */
+    private static String ratio(LotView lot) {
+        double dried = lot.herbs().stream().mapToDouble(HerbView::driedG).sum();
+        return lot.unit().equals("mL") && dried > 0 && lot.form() != LotForm.TEA
+                ? ", 1 : " + Words.figure(lot.amount() / dried)
+                : "";
     }
 
     private static List<String> lines(LotView lot) {
@@ -31,7 +81,8 @@ class Label {
         lines.add(Words.figure(lot.amount()) + " " + lot.unit()
                 + (!lot.form().alcoholic() || lot.strengthPercent() == null || lot.strengthPercent() == 0
                         ? ""
-                        : ", up to " + Words.figure(lot.strengthPercent()) + " % vol"));
+                        : ", up to " + Words.figure(lot.strengthPercent()) + " % vol")
+                + ratio(lot));
         lines.add("made " + Words.day(lot.madeOn()));
         if (lot.bestBefore() != null) {
             lines.add("best before " + Words.day(lot.bestBefore()));

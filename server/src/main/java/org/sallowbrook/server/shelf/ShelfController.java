@@ -3,8 +3,12 @@ package org.sallowbrook.server.shelf;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.documents.LabelPaper;
 import org.sallowbrook.server.documents.Paper;
+import org.sallowbrook.server.documents.Sheet;
+import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
@@ -30,12 +34,15 @@ class ShelfController {
     /** @param vesselId null for none of the household's own */
     record StandsInRequest(@Nullable UUID vesselId) {}
 
+    private static final int MOST_LABELS = 200;
+
     private final ShelfService shelf;
     private final StockService stock;
     private final JarService jars;
     private final Label label;
     private final VesselService vessels;
     private final StockTake stockTake;
+    private final PeopleService people;
 
     ShelfController(
             ShelfService shelf,
@@ -43,7 +50,9 @@ class ShelfController {
             JarService jars,
             Label label,
             VesselService vessels,
-            StockTake stockTake) {
+            StockTake stockTake,
+            PeopleService people) {
+        this.people = people;
         this.stockTake = stockTake;
         this.vessels = vessels;
         this.shelf = shelf;
@@ -196,13 +205,36 @@ class ShelfController {
         return new LabelView(Paper.unprintable(shelf.lot(id).name()));
     }
 
+    /** Labels of several lots on sheets of them. @param from the first label still on the first sheet, from 1 */
+    @GetMapping(value = "/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> labels(
+            @RequestParam List<UUID> lot, @RequestParam LabelPaper paper, @RequestParam Integer from) {
+        Checks.begin()
+                .that(!lot.isEmpty() && lot.size() <= MOST_LABELS, "lot", "must be 1 to " + MOST_LABELS)
+                .range("from", from, 1, paper.labels())
+                .done();
+        List<Sheet> labels =
+                lot.stream().map(id -> label.of(shelf.lot(id), page(id))).toList();
+        return Paper.response(Paper.labels(labels, paper, from - 1, "Labels"), "labels");
+    }
+
+    private static String page(UUID lot) {
+        return ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path("/shelf/" + lot)
+                .toUriString();
+    }
+
+    /** What is there on paper, or a list to count by. */
+    @GetMapping(value = "/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> list(@RequestParam Boolean counting) {
+        return Paper.response(
+                StockSheet.of(shelf.there(), people.today(), counting), counting ? "to-count" : "on-the-shelf");
+    }
+
     /** A label to print, with a code that opens the lot's page. */
     @GetMapping(value = "/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> label(@PathVariable UUID id) {
         LotView lot = shelf.lot(id);
-        String page = ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path("/shelf/" + id)
-                .toUriString();
-        return Paper.response(label.of(lot, page), "label-" + lot.code());
+        return Paper.response(label.of(lot, page(id)), "label-" + lot.code());
     }
 }

@@ -1,0 +1,144 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.sallowbrook.server.documents.LabelPaper;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Documents of a household, as they come out of a printer. */
+public class OnPaperTest extends ServerTest {
+
+    private Client ilse;
+
+    @BeforeClass
+    public void household() {
+        ilse = as("ilse");
+    }
+
+    private String printed(String path) throws IOException {
+        Client.Answer answer = ilse.get(path);
+        assertThat(answer.status()).isEqualTo(200);
+        try (PDDocument document = Loader.loadPDF(answer.raw().body())) {
+            return new PDFTextStripper()
+                    .getText(document)
+                    .replaceAll("Sallowbrook, page \\d+ of \\d+", "")
+                    .replaceAll("\\s+", " ");
+        }
+    }
+
+    /** Every lot that is there, with how much; on the list to count by without, or it would be copied. */
+    @Test
+    public void theShelfIsListedAndCountedOnPaper() throws IOException {
+        String list = printed("/api/shelf/list.pdf?counting=false");
+        String toCount = printed("/api/shelf/list.pdf?counting=true");
+        JsonNode lots = ilse.get("/api/shelf/lots").expect(200).body();
+        assertThat(lots.size()).isGreaterThan(10);
+        for (JsonNode lot : lots) {
+            assertThat(list).contains(lot.path("code").asString());
+            assertThat(toCount).contains(lot.path("code").asString());
+        }
+        assertThat(list).contains("1148 mL").contains("ON HOLD");
+        assertThat(toCount).doesNotContain("1148").contains("________ mL");
+    }
+
+    @Test
+    public void aBatchSaysWhatWentInAndWhatIsDone() throws IOException {
+        for (JsonNode b : ilse.get("/api/making/batches").expect(200).body()) {
+            String sheet = printed("/api/making/batches/" + b.path("id").asString() + "/sheet.pdf");
+            assertThat(sheet)
+                    .contains(b.path("code").asString())
+                    .contains("What went in")
+                    .contains("How it was reckoned");
+            for (JsonNode step : b.path("plan").path("steps")) {
+                assertThat(sheet).contains(step.path("text").asString().replaceAll("\\s+", " "));
+            }
+            for (JsonNode line : b.path("plan").path("because")) {
+                assertThat(sheet).contains(line.asString().replaceAll("\\s+", " "));
+            }
+        }
+    }
+
+    @DataProvider
+    public Object[][] papers() {
+        return Stream.of(LabelPaper.values()).map(p -> new Object[] {p}).toArray(Object[][]::new);
+    }
+
+    /** On every paper each label says all it has to, and a code on the smallest is still read; a begun sheet is used up. */
+    @Test(dataProvider = "papers")
+    public void labelsFillSheetsFromWhereTheyWereBegun(LabelPaper paper) throws IOException {
+        JsonNode lots = ilse.get("/api/shelf/lots").expect(200).body();
+        List<JsonNode> three = List.of(lots.get(0), lots.get(1), lots.get(2));
+        String asked = three.stream()
+                .map(l -> "lot=" + l.path("id").asString() + "&")
+                .collect(Collectors.joining("", "/api/shelf/labels.pdf?", "paper=" + paper + "&from="));
+        try (PDDocument document = Loader.loadPDF(
+                ilse.get(asked + paper.labels()).expect(200).raw().body())) {
+            // The first takes the last place of the first sheet.
+            assertThat(document.getNumberOfPages()).isEqualTo(2);
+            assertThat(text(document, 1)).contains(three.get(0).path("code").asString());
+            assertThat(text(document, 2))
+                    .contains(three.get(1).path("code").asString())
+                    .contains(three.get(2).path("code").asString());
+            assertThat(PrintedCode.read(document))
+                    .isEqualTo("http://127.0.0.1:" + port + "/shelf/"
+                            + three.get(0).path("id").asString());
+        }
+        ilse.get(asked + (paper.labels() + 1)).expect(400);
+        ilse.get(asked + 0).expect(400);
+    }
+
+    private static String text(PDDocument document, int page) throws IOException {
+        PDFTextStripper stripper = new PDFTextStripper();
+        stripper.setStartPage(page);
+        stripper.setEndPage(page);
+        return stripper.getText(document);
+    }
+
+    /** Whoever opens no page reads on the jar whom it is not for, and how strong it is. */
+    @Test
+    public void aLabelSaysWhomItIsNotFor() throws IOException {
+        String balm = printed("/api/shelf/lots/" + lot("German chamomile") + "/label.pdf");
+        assertThat(balm).contains("Matricaria chamomilla");
+        String tincture = printed("/api/shelf/lots/" + lot("Meadowsweet tincture") + "/label.pdf");
+        assertThat(tincture)
+                .contains("Filipendula ulmaria")
+                .contains("% vol, 1 : ")
+                .contains("NOT ")
+                .contains("under 18 years");
+    }
+
+    private String lot(String name) {
+        return ilse.get("/api/shelf/lots")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(l -> l.path("name").asString().contains(name))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
+    }
+
+    /** The weeks of the plan to take along, also when nothing is wished for. */
+    @Test
+    public void theYearIsPrintedByWeeks() throws IOException {
+        JsonNode year = ilse.get("/api/planning/year").expect(200).body();
+        String sheet = printed("/api/planning/year.pdf");
+        assertThat(sheet).contains("Enough for winter");
+        for (JsonNode week : year.path("weeks")) {
+            for (JsonNode pick : week.path("picks")) {
+                assertThat(sheet).contains("☐ " + pick.path("stand").asString());
+            }
+        }
+    }
+}

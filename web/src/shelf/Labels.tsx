@@ -1,0 +1,120 @@
+import { useState } from 'react'
+import { Choose } from '../ui/Choose'
+import { isoToday } from '../ui/clock'
+import { NumberInput, Toggle } from '../ui/controls'
+import { Empty, Loaded, Page, Section } from '../ui/page'
+import { number } from '../ui/read'
+import { OnPaper } from '../ui/Sheet'
+import { inOrder } from './find'
+import { useLots } from './queries'
+
+/** By the size of one label, and how many are on a sheet. */
+const PAPERS = {
+  A4_96_X_50: ['A4, 96 × 50.8 mm', 10],
+  A4_99_X_68: ['A4, 99.1 × 67.7 mm', 8],
+  A4_99_X_38: ['A4, 99.1 × 38.1 mm', 14],
+  A4_70_X_36: ['A4, 70 × 36 mm', 24],
+  A4_64_X_38: ['A4, 63.5 × 38.1 mm', 21],
+  LETTER_4_X_2_IN: ['Letter, 4 × 2 in', 10],
+  LETTER_4_X_1_33_IN: ['Letter, 4 × 1⅓ in', 14],
+} as const
+type Paper = keyof typeof PAPERS
+
+const WEEK_MS = 7 * 86_400_000
+
+/** Labels of many lots on sheets of them; a sheet that was begun is used up. */
+export function Labels() {
+  const lots = useLots()
+  const [paper, setPaper] = useState<Paper>('A4_96_X_50')
+  const [from, setFrom] = useState('1')
+  const [chosen, setChosen] = useState<string[]>([])
+  const [, on] = PAPERS[paper]
+  const first = number(from)
+  const right = first !== undefined && Number.isInteger(first) && first >= 1 && first <= on
+  const query = new URLSearchParams([
+    ...chosen.map((id) => ['lot', id]),
+    ['paper', paper],
+    ['from', String(first)],
+  ])
+  return (
+    <Page title="Labels on sheets">
+      <Loaded query={lots}>
+        {(all) => {
+          const there = all.filter((l) => l.stage === 'STOCK' || l.stage === 'FILLED').sort(inOrder('newest'))
+          const lately = there.filter((l) => Date.parse(l.madeOn) >= Date.parse(isoToday()) - WEEK_MS)
+          return there.length === 0 ? (
+            <Empty>Nothing stands on the shelf yet.</Empty>
+          ) : (
+            <div className="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">
+              <Section title="Of what">
+                <p className="mb-2 flex flex-wrap gap-x-4">
+                  {(
+                    [
+                      ['made in the last week', lately],
+                      ['all', there],
+                      ['none', []],
+                    ] as const
+                  ).map(([words, which]) => (
+                    <button
+                      key={words}
+                      type="button"
+                      className="min-h-9 text-sm underline"
+                      onClick={() => setChosen(which.map((l) => l.id))}
+                    >
+                      {words}
+                    </button>
+                  ))}
+                </p>
+                <ul className="space-y-1">
+                  {there.map((l) => (
+                    <li key={l.id}>
+                      <Toggle
+                        label={`${l.name}, ${l.code}`}
+                        checked={chosen.includes(l.id)}
+                        onChange={(yes) =>
+                          setChosen(yes ? [...chosen, l.id] : chosen.filter((id) => id !== l.id))
+                        }
+                      />
+                    </li>
+                  ))}
+                </ul>
+              </Section>
+              <Section title="The paper">
+                <div className="grid gap-3">
+                  <Choose
+                    label="Size of one label"
+                    value={paper}
+                    onChange={setPaper}
+                    choices={(Object.keys(PAPERS) as Paper[]).map((p) => ({
+                      value: p,
+                      label: `${PAPERS[p][0]}, ${PAPERS[p][1]} on a sheet`,
+                    }))}
+                  />
+                  <NumberInput
+                    label="First label that is still there"
+                    hint="counted row by row from the top left"
+                    value={from}
+                    onChange={setFrom}
+                    error={right ? undefined : `a whole number from 1 to ${on}`}
+                  />
+                  {chosen.length > 0 && right ? (
+                    <div>
+                      <OnPaper href={`/api/shelf/labels.pdf?${query}`}>
+                        {chosen.length} {chosen.length === 1 ? 'label' : 'labels'} on paper
+                      </OnPaper>
+                      <p className="text-soft mt-2 text-sm">
+                        Print it at its own size, not fitted to the page.
+                      </p>
+                    </div>
+                  ) : (
+                    <p>{chosen.length === 0 && 'Choose what gets a label.'}</p>
+                  )}
+                </div>
+              </Section>
+            </div>
+          )
+        }}
+      </Loaded>
+    </Page>
+  )
+}
