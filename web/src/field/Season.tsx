@@ -4,6 +4,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { ButtonLink } from '../ui/controls'
 import { PART, READY } from '../ui/dictionary'
 import { Empty, Loaded, Section } from '../ui/page'
+import { OnPaper } from '../ui/Sheet'
 import { dayMonth, figure, month } from '../ui/words'
 
 type Season = Schemas['SeasonView']
@@ -186,6 +187,9 @@ export function SeasonSection() {
                 </details>
               )}
               <Grounds season={s} />
+              <p className="mt-2">
+                <OnPaper href="/api/field/season.pdf">On paper</OnPaper>
+              </p>
             </>
           )
         }}

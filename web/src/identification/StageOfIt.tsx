@@ -79,6 +79,22 @@ export function StageOfIt({
           </Button>
         ))}
       </div>
+      {group === 'PLANT' && (
+        <p className="mt-3 flex flex-wrap gap-x-4 text-sm">
+          <span>To fill in outside, with a pencil:</span>
+          {STAGES[group].map((s) => (
+            <a
+              key={s}
+              className="min-h-8 underline"
+              target="_blank"
+              rel="noreferrer"
+              href={`/api/calculators/identify/sheet.pdf?${new URLSearchParams({ month: String(month), stage: s, region })}`}
+            >
+              {STAGE[s]}
+            </a>
+          ))}
+        </p>
+      )}
     </fieldset>
   )
 }

@@ -129,6 +129,50 @@ public class OnPaperTest extends ServerTest {
                 .asString();
     }
 
+    /** A blank look asks in the order of the page, each thing with all it may be, names no plant, and forbids to pick by it. */
+    @Test
+    public void aLookIsTakenAlongBlank() throws IOException {
+        String look = printed("/api/calculators/identify/sheet.pdf?month=7&stage=LEAFY&region=merrow");
+        assertThat(look)
+                .contains("A look, in leaf")
+                .contains("Pick nothing until")
+                .contains("☐ ");
+        List<String> order = ilse.get("/api/calculators/identify/order?month=7&region=merrow")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(o -> o.path("stage").asString().equals("LEAFY"))
+                .flatMap(o -> o.path("characters").valueStream())
+                .map(JsonNode::asString)
+                .toList();
+        String first = ilse.get("/api/herbarium/characters")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(c -> c.path("id").asString().equals(order.get(0)))
+                .findFirst()
+                .orElseThrow()
+                .path("name")
+                .asString();
+        assertThat(look).contains("1. " + first);
+        for (JsonNode t : ilse.get("/api/herbarium/taxa").expect(200).body()) {
+            assertThat(look).doesNotContain(t.path("name").asString());
+        }
+        ilse.get("/api/calculators/identify/sheet.pdf?month=13&stage=LEAFY&region=merrow")
+                .expect(400);
+    }
+
+    @Test
+    public void theSeasonIsPrintedByWhatIsReadyFirst() throws IOException {
+        String season = printed("/api/field/season.pdf");
+        for (JsonNode p : ilse.get("/api/field/season").expect(200).body().path("parts")) {
+            assertThat(season)
+                    .contains(p.path("standName").asString() + ", "
+                            + p.path("commonName").asString());
+        }
+        assertThat(season.indexOf("Ready now")).isLessThan(season.indexOf("Within a fortnight"));
+    }
+
     /** The weeks of the plan to take along, also when nothing is wished for. */
     @Test
     public void theYearIsPrintedByWeeks() throws IOException {

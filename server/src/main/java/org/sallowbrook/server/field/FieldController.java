@@ -3,10 +3,13 @@ package org.sallowbrook.server.field;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.platform.Past;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -92,6 +95,11 @@ class FieldController {
     }
 
     /** When each part is ready at each stand. */
+    @GetMapping(value = "/season.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> seasonOnPaper() {
+        return Paper.response(SeasonSheet.of(season.season()), "season");
+    }
+
     @GetMapping("/season")
     SeasonService.SeasonView season() {
         return season.season();

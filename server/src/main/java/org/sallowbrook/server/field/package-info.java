@@ -1,7 +1,7 @@
 /** Stands, identifications of them, harvests. */
 @ApplicationModule(
         displayName = "field",
-        allowedDependencies = {"platform", "household", "herbarium", "identification"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium", "identification"})
 @NullMarked
 package org.sallowbrook.server.field;
 

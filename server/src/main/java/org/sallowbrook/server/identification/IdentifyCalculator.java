@@ -16,8 +16,11 @@ import org.sallowbrook.core.identification.WhenSure;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.CoreVersion;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.herbarium.HerbariumService;
 import org.sallowbrook.server.platform.Answer;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -155,6 +158,15 @@ class IdentifyCalculator {
         return Arrays.stream(LifeStage.values())
                 .map(s -> new OrderView(s, herbarium.identifier().order(region, s, month)))
                 .toList();
+    }
+
+    /** To be filled in where there is no line, and no hand free. */
+    @GetMapping(value = "/api/calculators/identify/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> onPaper(
+            @RequestParam Integer month, @RequestParam LifeStage stage, @RequestParam String region) {
+        Checks.begin().range("month", month, 1, 12).done();
+        return Paper.response(
+                LookSheet.of(herbarium.herbarium(), herbarium.identifier().order(region, stage, month), stage), "look");
     }
 
     record NamedView(String id, String name) {}

@@ -1,7 +1,7 @@
 /** The identification engine over the cards, and the trainer. */
 @ApplicationModule(
         displayName = "identification",
-        allowedDependencies = {"platform", "household", "herbarium"})
+        allowedDependencies = {"platform", "documents", "household", "herbarium"})
 @NullMarked
 package org.sallowbrook.server.identification;
 
