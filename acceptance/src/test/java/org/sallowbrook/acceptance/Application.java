@@ -26,11 +26,6 @@ final class Application {
         this.log = log;
     }
 
-    /** Classes are tried in processes beside each other, each with an application and records of its own. */
-    static String database() {
-        return "acceptance" + System.getProperty("fork", "1");
-    }
-
     String url() {
         return url;
     }
@@ -53,7 +48,7 @@ final class Application {
                 "-jar",
                 Path.of("..", "server", "target", "sallowbrook-app.jar").toString(),
                 "--spring.profiles.active=demo");
-        builder.environment().put("SALLOWBROOK_DB_URL", database + "/" + database());
+        builder.environment().put("SALLOWBROOK_DB_URL", database + "/acceptance");
         builder.environment().put("SALLOWBROOK_PORT", String.valueOf(port));
         builder.redirectErrorStream(true).redirectOutput(log.toFile());
         Application application = new Application(builder.start(), "http://127.0.0.1:" + port, log);

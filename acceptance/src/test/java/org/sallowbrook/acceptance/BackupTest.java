@@ -57,10 +57,7 @@ public class BackupTest extends InBrowser {
 
     private static Map<String, String> source() {
         return Map.of(
-                "SALLOWBROOK_FOLDER",
-                System.getenv("SALLOWBROOK_TEST_FOLDER"),
-                "SALLOWBROOK_DB_NAME",
-                Application.database());
+                "SALLOWBROOK_FOLDER", System.getenv("SALLOWBROOK_TEST_FOLDER"), "SALLOWBROOK_DB_NAME", "acceptance");
     }
 
     @Test

@@ -16,7 +16,6 @@ import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -25,10 +24,11 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
+import org.testng.annotations.AfterSuite;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeSuite;
 
-/** One application and one Chromium for all tests of this process; a fresh signed-in page for each class. */
+/** One application and one Chromium for all tests; a fresh signed-in page for each class. */
 public abstract class InBrowser {
 
     private static final List<String> ARGS = List.of(
@@ -63,18 +63,18 @@ public abstract class InBrowser {
                             .setChromiumSandbox(false)
                             .setArgs(ARGS));
             axe = Files.readString(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
-            // Each class may come as a suite of its own; the browser goes with this process by itself.
-            Runtime.getRuntime().addShutdownHook(new Thread(InBrowser::close));
         }
     }
 
-    private static void close() {
-        try {
+    @AfterSuite(alwaysRun = true)
+    public void close() throws IOException, InterruptedException {
+        if (playwright != null) {
+            playwright.close();
+            playwright = null;
+        }
+        if (application != null) {
             application.close();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+            application = null;
         }
     }
 

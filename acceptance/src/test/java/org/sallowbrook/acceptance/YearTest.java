@@ -124,6 +124,8 @@ public class YearTest extends InBrowser {
                 .getByText("give up", new Locator.GetByTextOptions().setExact(true))
                 .click();
         assertThat(lime.getByRole(AriaRole.BUTTON)).isVisible();
+        newPage(1280, 800);
+        signIn("ilse");
     }
 
     @Test
