@@ -54,9 +54,19 @@ public record Sheet(String title, Size size, List<Block> blocks) {
         @Override
         public List<Run> runs() {
             return words.stream()
-                    .map(w -> new Run("\u2022 " + w, Tone.PLAIN, true))
+                    .map(w -> new Run(boxed(w) ? w : "\u2022 " + w, Tone.PLAIN, true))
                     .toList();
         }
+    }
+
+    /** To be ticked off, or ticked: followed by a blank that does not part it from its words at the end of a line. */
+    public static final String OPEN = "\u2610\u00a0";
+
+    public static final String DONE = "\u2611\u00a0";
+
+    /** A box is mark enough. */
+    private static boolean boxed(String words) {
+        return words.startsWith(OPEN) || words.startsWith(DONE);
     }
 
     /** A table of two columns, such as days and what is taken on them. */

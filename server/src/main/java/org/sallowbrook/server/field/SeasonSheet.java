@@ -25,9 +25,7 @@ final class SeasonSheet {
 
     static Sheet of(SeasonService.SeasonView season) {
         Sheet.Builder sheet = Sheet.a4("The season, " + Words.day(season.today()));
-        sheet.text("The season", Sheet.Tone.LARGE)
-                .text("As of " + Words.day(season.today())
-                        + ". When it begins is likely, not certain; the plant itself says it.");
+        sheet.text("When it begins is likely, not certain; the plant itself says it.");
         HEADINGS.forEach((state, words) -> {
             List<Sheet.Row> rows = season.parts().stream()
                     .filter(p -> p.state() == state)

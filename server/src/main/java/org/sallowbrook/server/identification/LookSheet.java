@@ -28,8 +28,11 @@ final class LookSheet {
         for (String id : order.stream().limit(MOST).toList()) {
             CharacterDefinition c = all.character(id);
             if (c != null) {
-                sheet.text(number++ + ". " + c.name() + ". " + c.howToLook(), Sheet.Tone.SOFT)
-                        .text(c.states().stream().map(s -> "☐ " + s.words()).collect(Collectors.joining("   ")));
+                sheet.heading(number++ + ". " + c.name())
+                        .text(c.howToLook(), Sheet.Tone.SOFT)
+                        .text(c.states().stream()
+                                .map(s -> Sheet.OPEN + s.words())
+                                .collect(Collectors.joining("    ")));
             }
         }
         return sheet.done();

@@ -19,9 +19,6 @@ import org.springframework.util.StringUtils;
 @Component
 class BatchSheet {
 
-    private static final String DONE = "☑ ";
-    private static final String OPEN = "☐ ";
-
     private final BatchReader batches;
     private final BatchSteps steps;
     private final ShelfService shelf;
@@ -35,10 +32,9 @@ class BatchSheet {
     @Transactional(readOnly = true)
     Sheet of(UUID id, String page) {
         BatchReader.BatchView b = batches.one(id);
-        Sheet.Builder sheet = Sheet.a4("Batch " + b.code());
-        sheet.text(b.name() + ", " + b.code(), Sheet.Tone.LARGE)
-                .text("Begun " + Words.day(b.startedOn())
-                        + (b.pressOn() == null ? "" : "; to press on " + Words.day(b.pressOn())));
+        Sheet.Builder sheet = Sheet.a4(b.name() + ", " + b.code());
+        sheet.text("Begun " + Words.day(b.startedOn())
+                + (b.pressOn() == null ? "" : "; to press on " + Words.day(b.pressOn())));
         if (b.stateReason() != null) {
             sheet.text(StringUtils.capitalize(Words.lower(b.state())) + ": " + b.stateReason(), Sheet.Tone.GRAVE);
         }
@@ -96,7 +92,7 @@ class BatchSheet {
         for (int i = 0; i < b.plan().steps().size(); i++) {
             Step step = b.plan().steps().get(i);
             BatchStep was = ticked.get(i);
-            lines.add((was == null ? OPEN : DONE)
+            lines.add((was == null ? Sheet.OPEN : Sheet.DONE)
                     + (step.hazard() == null ? "" : step.hazard() + " ")
                     + step.text()
                     + (was == null || was.really.isBlank() ? "" : " Really: " + was.really)

@@ -11,7 +11,6 @@ import org.sallowbrook.server.documents.Sheet;
 /** The planned year on paper, a week after the other, to be ticked off outside; what was ticked is recorded at home. */
 final class YearSheet {
 
-    private static final String BOX = "☐ ";
     private static final int WEEK = 6;
 
     private YearSheet() {}
@@ -20,9 +19,8 @@ final class YearSheet {
         Map<UUID, String> words =
                 wishes.stream().collect(Collectors.toMap(WishService.WishView::id, WishService.WishView::words));
         Sheet.Builder sheet = Sheet.a4("Enough for winter, as planned on " + Words.day(year.today()));
-        sheet.text("Enough for winter", Sheet.Tone.LARGE)
-                .text("As planned on " + Words.day(year.today()) + ". Pick only what you are certain of, at a stand"
-                        + " that bears it; what you pick is recorded at its stand.");
+        sheet.text("Pick only what you are certain of, at a stand"
+                + " that bears it; what you pick is recorded at its stand.");
         List<Sheet.Row> wanted = new ArrayList<>();
         for (WishService.WishView w : wishes) {
             year.wishes().stream()
@@ -38,17 +36,18 @@ final class YearSheet {
                     .text("Walks: " + String.join("; ", week.walks()) + "; about "
                             + Words.figure(Math.max(1, Math.round(week.hours()))) + " h in all")
                     .points(week.picks().stream()
-                            .map(p -> BOX + p.stand() + ": " + Words.grams(p.freshG()) + " of " + p.commonName() + ", "
+                            .map(p -> Sheet.OPEN + p.stand() + ": " + Words.grams(p.freshG()) + " of " + p.commonName()
+                                    + ", "
                                     + Words.lower(p.part()) + ", fresh"
                                     + (p.wishes().isEmpty() ? "" : "; for " + named(p.wishes(), words)))
                             .toList());
             if (!week.begun().isEmpty()) {
-                sheet.text(BOX + "At the bench, once it is dry: " + named(week.begun(), words));
+                sheet.text(Sheet.OPEN + "At the bench, once it is dry: " + named(week.begun(), words));
             }
         }
         List<String> bought = year.materials().stream()
                 .filter(m -> m.takes() > m.there())
-                .map(m -> BOX + material(m))
+                .map(m -> Sheet.OPEN + material(m))
                 .toList();
         if (!bought.isEmpty()) {
             sheet.heading("Too little is there").points(bought);

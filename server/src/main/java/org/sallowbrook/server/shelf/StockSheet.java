@@ -8,10 +8,11 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.LotForm;
+import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.documents.Sheet;
 import org.springframework.util.StringUtils;
 
-/** What stands on the shelf, on paper: to look at, or to count by with the amounts left out. */
+/** What stands on the shelf, on paper: to look at, or to count by with the amounts left out; no basket and no batch. */
 final class StockSheet {
 
     private static final String BLANK = "________";
@@ -21,10 +22,13 @@ final class StockSheet {
     /** @param counting whether what is written down stays off the paper, so that nobody copies it */
     static Sheet of(List<LotView> there, LocalDate today, boolean counting) {
         Sheet.Builder sheet = Sheet.a4(counting ? "To count" : "On the shelf");
-        sheet.text(counting ? "To count" : "On the shelf", Sheet.Tone.LARGE).text(Words.day(today), Sheet.Tone.SOFT);
+        sheet.text(Words.day(today), Sheet.Tone.SOFT);
         Map<LotForm, List<LotView>> forms = new TreeMap<>();
-        there.forEach(
-                l -> forms.computeIfAbsent(l.form(), k -> new ArrayList<>()).add(l));
+        there.stream()
+                .filter(l -> l.stage() == Stage.STOCK || l.stage() == Stage.FILLED)
+                .filter(l -> !counting || l.holder() == null)
+                .forEach(l ->
+                        forms.computeIfAbsent(l.form(), k -> new ArrayList<>()).add(l));
         forms.forEach((form, lots) -> {
             lots.sort(Comparator.comparing(LotView::name).thenComparing(LotView::code));
             sheet.heading(StringUtils.capitalize(Words.lower(form)))
