@@ -99,6 +99,11 @@ export function InCalendar() {
         </Section>
         <div className="grid gap-4">
           {make.data?.secret && <Made key={make.data.id} secret={make.data.secret} />}
+          {make.data && !make.data.secret && (
+            <p role="status" className="border-amber border-l-8 px-3 py-1">
+              It was made, and was lost on the way here. End it below, and make another.
+            </p>
+          )}
           <Addresses />
         </div>
       </div>

@@ -118,9 +118,9 @@ public class CalendarTest extends ServerTest {
         assertThat(text).contains("SUMMARY:Shake").contains("SUMMARY:A dose");
     }
 
-    /** What is put off moves and does not double; what was done is gone. */
+    /** What is new comes, what is done goes, and nothing else changes. */
     @Test
-    public void aChangeMovesAndDoesNotDouble() throws Exception {
+    public void whatIsNewComesAndWhatIsDoneGoes() throws Exception {
         UUID note = id();
         Map<String, Object> body = Map.of(
                 "id",
@@ -139,7 +139,9 @@ public class CalendarTest extends ServerTest {
         Set<String> before = ids(read(feed.path("secret").asString()));
         ilse.post("/api/notes", body).expect(200);
         Set<String> with = ids(read(feed.path("secret").asString()));
-        assertThat(with).hasSize(before.size() + 1).containsAll(before);
+        assertThat(with).hasSize(before.size() + 1).containsAll(before).contains("come_back-" + note + "@sallowbrook");
+        ilse.post("/api/notes/" + note + "/been-back", null).expect(200);
+        assertThat(ids(read(feed.path("secret").asString()))).isEqualTo(before);
     }
 
     @Test

@@ -1,6 +1,5 @@
 package org.sallowbrook.server.calendar;
 
-import java.util.EnumSet;
 import java.util.Set;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.platform.Due;
@@ -13,25 +12,23 @@ import org.sallowbrook.server.platform.Due;
 record Chosen(Set<Of> of, boolean inFull, Alarm alarm) {
 
     enum Of {
-        FIELD(Due.Kind.LOOK_AGAIN, Due.Kind.RETURN, Due.Kind.COME_BACK, Due.Kind.GATHER, Due.Kind.WEIGH_HARVEST),
+        FIELD,
         /** When a part is likely ready at a stand: no task, a stretch of days. */
         READY,
-        RACK(Due.Kind.RACK, Due.Kind.WEIGH),
-        BENCH(Due.Kind.SHAKE, Due.Kind.PRESS, Due.Kind.FILL),
-        SHELF(Due.Kind.USE_UP, Due.Kind.DESICCANT, Due.Kind.SET_ASIDE),
-        PEOPLE(
-                Due.Kind.STOP_TAKING,
-                Due.Kind.DOSE,
-                Due.Kind.BETTER_YET,
-                Due.Kind.ASK_AFTER,
-                Due.Kind.FOLLOW_UP,
-                Due.Kind.DIARY);
+        RACK,
+        BENCH,
+        SHELF,
+        PEOPLE;
 
-        private final Set<Due.Kind> kinds;
-
-        Of(Due.Kind... kinds) {
-            this.kinds = EnumSet.noneOf(Due.Kind.class);
-            this.kinds.addAll(Set.of(kinds));
+        /** Each kind belongs somewhere: a new one that does not is found when this is compiled. */
+        private static Of of(Due.Kind kind) {
+            return switch (kind) {
+                case LOOK_AGAIN, RETURN, COME_BACK, GATHER, WEIGH_HARVEST -> FIELD;
+                case RACK, WEIGH -> RACK;
+                case SHAKE, PRESS, FILL -> BENCH;
+                case USE_UP, DESICCANT, SET_ASIDE -> SHELF;
+                case STOP_TAKING, DOSE, BETTER_YET, ASK_AFTER, FOLLOW_UP, DIARY -> PEOPLE;
+            };
         }
     }
 
@@ -49,7 +46,7 @@ record Chosen(Set<Of> of, boolean inFull, Alarm alarm) {
     }
 
     boolean wants(Due due) {
-        return of.stream().anyMatch(o -> o.kinds.contains(due.kind()));
+        return of.contains(Of.of(due.kind()));
     }
 
     boolean wants(Of one) {

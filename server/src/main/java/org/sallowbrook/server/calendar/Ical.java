@@ -183,9 +183,4 @@ final class Ical {
         }
         return out.toString();
     }
-
-    /** How many stand in it. */
-    int size() {
-        return calendar.getComponents().size();
-    }
 }

@@ -57,7 +57,7 @@ class YearDue implements DueSource {
                 span.morning(on),
                 false,
                 null,
-                null,
+                p.part.ordinal(),
                 null,
                 null);
     }

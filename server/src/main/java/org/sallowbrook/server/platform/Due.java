@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param landing where on the brook it is done
  * @param at when it falls due, to the minute where that matters
  * @param version of what it is about, for If-Match
- * @param slot of a dose
+ * @param slot which of several of its kind and subject: a dose of the day, a part of a stand; null where there is but one
  * @param amount suggested, in the unit: a dose, what a press should give, the last weight
  */
 public record Due(
