@@ -245,7 +245,8 @@ public final class ByNeed {
         }
     }
 
-    private static boolean notCleared(Taxon taxon, Taxon.Subject subject) {
+    /** Whether no card's line says anything of it: unknown counts as no. */
+    static boolean notCleared(Taxon taxon, Taxon.Subject subject) {
         return taxon.cautions().stream()
                 .noneMatch(c -> c.subject() == subject && c.status() != Taxon.CautionStatus.UNKNOWN);
     }

@@ -1,11 +1,9 @@
 package org.sallowbrook.server.shelf;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
+import org.sallowbrook.core.herbarium.NotFor;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Trait;
@@ -16,8 +14,6 @@ import org.springframework.stereotype.Component;
 /** What stands on a jar: what it is, from when, until when, how it may be used, and a QR code to its page. */
 @Component
 class Label {
-
-    private static final int GROWN_UP = 18;
 
     private final HerbariumService herbarium;
 
@@ -35,37 +31,15 @@ class Label {
             }
         });
         lines(lot).forEach(sheet::text);
-        String not = notFor(lot);
-        if (!not.isEmpty()) {
-            sheet.text("NOT " + not);
+        if (lot.route() == Taxon.Route.INTERNAL && !lot.herbs().isEmpty()) {
+            List<String> not = NotFor.inShort(
+                    lot.herbs().stream().map(h -> herbarium.taxon(h.taxonId())).toList());
+            sheet.text(not.isEmpty() ? "" : "NOT " + String.join(", not ", not));
         }
         if (lot.holder() != null) {
             sheet.text("for " + lot.holder());
         }
         return sheet.code(page, lot.code()).done();
-    }
-
-    /** Whom the cards keep it from, whoever else asks first: it stands where nobody opens a page. */
-    private String notFor(LotView lot) {
-        Set<String> not = new LinkedHashSet<>();
-        int age = 0;
-        for (HerbView h : lot.route() == Taxon.Route.INTERNAL ? lot.herbs() : List.<HerbView>of()) {
-            for (Taxon.Caution c : herbarium.taxon(h.taxonId()).cautions()) {
-                if (c.status() != Taxon.CautionStatus.PRESENT || c.severity() != Severity.STOP) {
-                    continue;
-                }
-                switch (c.subject()) {
-                    case PREGNANCY -> not.add("in pregnancy");
-                    case BREAST_FEEDING -> not.add("while breast-feeding");
-                    case UNDER_AGE -> age = Math.max(age, c.value().isEmpty() ? GROWN_UP : Integer.parseInt(c.value()));
-                    default -> {}
-                }
-            }
-        }
-        if (age > 0) {
-            not.add("under " + age + " years");
-        }
-        return String.join(", not ", not);
     }
 
     /** mL of it to a gram of dried herb, as it came out; empty for what is weighed. */
