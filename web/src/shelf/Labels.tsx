@@ -1,4 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { api, ask, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { isoToday } from '../ui/clock'
 import { NumberInput, Toggle } from '../ui/controls'
@@ -8,17 +10,7 @@ import { OnPaper } from '../ui/Sheet'
 import { inOrder } from './find'
 import { useLots } from './queries'
 
-/** By the size of one label, and how many are on a sheet. */
-const PAPERS = {
-  A4_96_X_50: ['A4, 96 × 50.8 mm', 10],
-  A4_99_X_68: ['A4, 99.1 × 67.7 mm', 8],
-  A4_99_X_38: ['A4, 99.1 × 38.1 mm', 14],
-  A4_70_X_36: ['A4, 70 × 36 mm', 24],
-  A4_64_X_38: ['A4, 63.5 × 38.1 mm', 21],
-  LETTER_4_X_2_IN: ['Letter, 4 × 2 in', 10],
-  LETTER_4_X_1_33_IN: ['Letter, 4 × 1⅓ in', 14],
-} as const
-type Paper = keyof typeof PAPERS
+type Paper = Schemas['PaperView']['paper']
 
 const WEEK_MS = 7 * 86_400_000
 
@@ -28,7 +20,12 @@ export function Labels() {
   const [paper, setPaper] = useState<Paper>('A4_96_X_50')
   const [from, setFrom] = useState('1')
   const [chosen, setChosen] = useState<string[]>([])
-  const [, on] = PAPERS[paper]
+  const papers = useQuery({
+    queryKey: ['label', 'papers'],
+    queryFn: () => ask(api.GET('/api/shelf/labels/papers')),
+    staleTime: Infinity,
+  })
+  const on = papers.data?.find((p) => p.paper === paper)?.labels ?? 1
   const first = number(from)
   const right = first !== undefined && Number.isInteger(first) && first >= 1 && first <= on
   const query = new URLSearchParams([
@@ -85,9 +82,9 @@ export function Labels() {
                     label="Size of one label"
                     value={paper}
                     onChange={setPaper}
-                    choices={(Object.keys(PAPERS) as Paper[]).map((p) => ({
-                      value: p,
-                      label: `${PAPERS[p][0]}, ${PAPERS[p][1]} on a sheet`,
+                    choices={(papers.data ?? []).map((p) => ({
+                      value: p.paper,
+                      label: `${p.words}, ${p.labels} on a sheet`,
                     }))}
                   />
                   <NumberInput

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.shelf;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -203,6 +204,16 @@ class ShelfController {
     @GetMapping("/lots/{id}/label")
     LabelView labelOf(@PathVariable UUID id) {
         return new LabelView(Paper.unprintable(shelf.lot(id).name()));
+    }
+
+    /** @param labels how many are on a sheet */
+    record PaperView(LabelPaper paper, String words, Integer labels) {}
+
+    @GetMapping("/labels/papers")
+    List<PaperView> papers() {
+        return Arrays.stream(LabelPaper.values())
+                .map(p -> new PaperView(p, p.words(), p.labels()))
+                .toList();
     }
 
     /** Labels of several lots on sheets of them. @param from the first label still on the first sheet, from 1 */
