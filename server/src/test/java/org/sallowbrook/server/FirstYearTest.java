@@ -55,7 +55,7 @@ public class FirstYearTest extends ServerTest {
 
     @Test
     public void nothingThatHurtsAPlantOrAPersonIsForABeginner() {
-        List<FirstYear.Learn> year = FirstYear.of(all(EnumSet.allOf(LifeStage.class)), dangers, 2, false);
+        List<FirstYear.Learn> year = FirstYear.of(all(EnumSet.allOf(LifeStage.class)), dangers, (t, r) -> 2, false);
         assertThat(year.size()).isBetween(6, FirstYear.MOST);
         Map<YearMonth, Integer> begun = new HashMap<>();
         for (FirstYear.Learn l : year) {
@@ -69,12 +69,11 @@ public class FirstYearTest extends ServerTest {
                     .doesNotContain(Danger.DEADLY);
             assertThat(l.besides()).as(taxon.id()).allMatch(b -> dangers.get(b) == Danger.POISONOUS);
             assertThat(l.what().part().part()).isNotIn(Taxon.Part.ROOT, Taxon.Part.BARK);
-            Taxon.Route route = l.make() == Basket.Product.SALVE ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
             assertThat(taxon.uses())
                     .filteredOn(u -> l.uses().contains(u.name()))
                     .as(taxon.id())
                     .isNotEmpty()
-                    .anyMatch(u -> u.route() == route && !u.grave());
+                    .anyMatch(u -> u.route() == l.make().route() && !u.grave());
             assertThat(l.wantedFrom()).isAfter(l.what().from());
             assertThat(begun.merge(YearMonth.from(l.what().from()), 1, Integer::sum))
                     .isLessThanOrEqualTo(2);
@@ -85,8 +84,9 @@ public class FirstYearTest extends ServerTest {
     /** What looking can't make certain when it is picked is left out, however harmless. */
     @Test
     public void whatCanNotBeMadeCertainWhenItIsPickedIsLeftOut() {
-        assertThat(FirstYear.of(all(Set.of()), dangers, 1, false).size()).isZero();
-        assertThat(FirstYear.of(all(Set.of(LifeStage.FLOWERING)), dangers, 1, false).stream()
+        assertThat(FirstYear.of(all(Set.of()), dangers, (t, r) -> 1, false).size())
+                .isZero();
+        assertThat(FirstYear.of(all(Set.of(LifeStage.FLOWERING)), dangers, (t, r) -> 1, false).stream()
                         .map(FirstYear.Learn::stages)
                         .distinct())
                 .containsExactly(Set.of(LifeStage.FLOWERING));
@@ -94,13 +94,24 @@ public class FirstYearTest extends ServerTest {
 
     @Test
     public void aTeaIsForTheColdMonthsThatComeAfterIt() {
-        FirstYear.Learn lime = FirstYear.of(all(EnumSet.allOf(LifeStage.class)), dangers, 3, true).stream()
+        FirstYear.Learn lime = FirstYear.of(all(EnumSet.allOf(LifeStage.class)), dangers, (t, r) -> 3, true).stream()
                 .filter(l -> l.make() == Basket.Product.TEA)
                 .findFirst()
                 .orElseThrow();
         assertThat(lime.amount()).isEqualTo(156);
         assertThat(lime.wantedFrom()).isAfter(SPRING);
         assertThat(lime.wantedFrom().getMonthValue()).isEqualTo(4);
+    }
+
+    /** What nobody here may swallow is not begun with for the mouth; what nobody may have at all is left out. */
+    @Test
+    public void whatNobodyMayHaveIsNotBegunWith() {
+        Set<LifeStage> any = EnumSet.allOf(LifeStage.class);
+        assertThat(FirstYear.of(all(any), dangers, (t, r) -> r == Taxon.Route.EXTERNAL ? 1 : 0, false).stream()
+                        .map(FirstYear.Learn::make)
+                        .distinct())
+                .containsExactly(Basket.Product.SALVE);
+        assertThat(FirstYear.of(all(any), dangers, (t, r) -> 0, false).size()).isZero();
     }
 
     /** In a household that has gathered nothing; each can be wished for as it is proposed. */

@@ -51,6 +51,11 @@ public final class Basket {
         public String unit() {
             return unit;
         }
+
+        /** How it is used: what is dried is brewed or eaten. */
+        public Taxon.Route route() {
+            return this == OIL || this == SALVE ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
+        }
     }
 
     /** @param how by which figures it would be made */

@@ -183,9 +183,8 @@ public final class Complaint {
                 .filter(g -> g.fits(notions))
                 .sorted(Comparator.comparing(Grave::urgency))
                 .toList();
-        // What a card itself calls a need is that need, whatever it sounds like; and where minutes count nobody waits
-        // for
-        // what would change nothing.
+        // What a card itself calls a need is that need, whatever it sounds like.
+        // Where minutes count nobody waits for what would change nothing.
         boolean now = !fitting.isEmpty() && fitting.get(0).urgency() == Urgency.NOW;
         Optional<Likeness.Heard> heard = now || best >= ITSELF ? Optional.empty() : likeness.hear(words, notions);
         List<Grave> grave = heard.map(h -> withWhatItIsLike(fitting, h)).orElse(fitting);

@@ -96,9 +96,7 @@ public class FirstYearService {
                     .forEach(at -> certain.add(at.stage()));
             for (Taxon.UsedPart part : taxon.parts()) {
                 Readiness ready = expected.apply(part).orElse(null);
-                if (ready != null
-                        && ready.from() != null
-                        && (house.isEmpty() || notFor(taxon, part, house).size() < house.size())) {
+                if (ready != null && ready.from() != null) {
                     // What is over for this year comes again in the next.
                     int later = ready.until().isBefore(today) ? 1 : 0;
                     comes.add(new FirstYear.Comes(
@@ -112,7 +110,15 @@ public class FirstYearService {
         }
         Map<String, Danger> dangers =
                 herbarium.herbarium().taxa().stream().collect(Collectors.toMap(Taxon::id, Taxon::danger));
-        return FirstYear.of(comes, dangers, Math.max(1, house.size()), southern).stream()
+        return FirstYear.of(
+                        comes,
+                        dangers,
+                        // A house that has entered nobody yet is one.
+                        (taxon, route) -> house.isEmpty()
+                                ? 1
+                                : house.size() - notFor(taxon, route, house).size(),
+                        southern)
+                .stream()
                 .map(l -> view(l, house))
                 .toList();
     }
@@ -136,12 +142,10 @@ public class FirstYearService {
                 l.make().unit(),
                 l.wantedFrom(),
                 l.wantedUntil(),
-                notFor(taxon, l.what().part(), house));
+                notFor(taxon, l.make().route(), house));
     }
 
-    private List<String> notFor(Taxon taxon, Taxon.UsedPart part, List<PeopleService.PersonView> house) {
-        Taxon.Route route =
-                part.using().routes().contains(Taxon.Route.INTERNAL) ? Taxon.Route.INTERNAL : Taxon.Route.EXTERNAL;
+    private List<String> notFor(Taxon taxon, Taxon.Route route, List<PeopleService.PersonView> house) {
         return house.stream()
                 .filter(p -> reactions.notBorne(p.id()).containsKey(taxon.id())
                         || ByNeed.against(taxon, people.person(p.id()), route).isPresent())

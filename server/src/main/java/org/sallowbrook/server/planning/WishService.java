@@ -146,10 +146,9 @@ public class WishService {
 
     /** So many plants for a need are enough to choose from: the likeliest that this can be made of. */
     List<OfferView> forNeed(List<ByNeed.Suggestion> suggestions, Basket.Product product) {
-        Taxon.Route route = onTheSkin(product) ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
         List<OfferView> all = herbs();
         return suggestions.stream()
-                .filter(s -> s.use() == null || s.use().route() == route)
+                .filter(s -> s.use() == null || s.use().route() == product.route())
                 .flatMap(s -> all.stream()
                         .filter(o -> o.taxonId().equals(s.taxon().id())
                                 && o.products().contains(product)
@@ -332,14 +331,10 @@ public class WishService {
             return null;
         }
         String notBorne = reactions.notBorne(person).get(h.taxonId);
-        Taxon.Route route = onTheSkin(wish.product) ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
         return notBorne != null
                 ? notBorne
-                : ByNeed.against(taxon, people.person(person), route).orElse(null);
-    }
-
-    private static boolean onTheSkin(Basket.Product product) {
-        return product == Basket.Product.OIL || product == Basket.Product.SALVE;
+                : ByNeed.against(taxon, people.person(person), wish.product.route())
+                        .orElse(null);
     }
 
     /** As it is planned: of what nobody may have nothing is. */

@@ -28,7 +28,9 @@ final class YearSheet {
                     .forEach(g -> wanted.add(new Sheet.Row(
                             w.words(),
                             Words.figure(w.amount()) + " " + w.unit() + ", "
-                                    + (g.met() > 0.999 ? "all of it" : Math.round(g.met() * 100) + " %"))));
+                                    + (g.met() > YearController.ALL
+                                            ? "all of it"
+                                            : Math.round(g.met() * 100) + " %"))));
         }
         sheet.rows(wanted);
         for (YearController.WeekView week : year.weeks()) {

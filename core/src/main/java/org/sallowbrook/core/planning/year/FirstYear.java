@@ -10,11 +10,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.ToIntBiFunction;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Danger;
 import org.sallowbrook.core.herbarium.LifeStage;
 import org.sallowbrook.core.herbarium.Taxon;
-import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.planning.Basket;
 
 /**
@@ -74,16 +74,19 @@ public final class FirstYear {
     /**
      * In the order in which they come.
      *
-     * @param all what grows in the region and somebody of the household may have
+     * @param all what grows in the region
      * @param dangers of all plants there is a card of, by id
-     * @param people 1 to 100
+     * @param mayHave how many of the household may have a plant by a route; what nobody may is left out
      * @param southern whether the cold months lie in the middle of the calendar year
      */
-    public static List<Learn> of(List<Comes> all, Map<String, Danger> dangers, int people, boolean southern) {
-        Checks.begin().range("people", people, 1, 100).done();
+    public static List<Learn> of(
+            List<Comes> all,
+            Map<String, Danger> dangers,
+            ToIntBiFunction<Taxon, Taxon.Route> mayHave,
+            boolean southern) {
         List<Learn> safe = new ArrayList<>();
         for (Comes c : all) {
-            Learn learn = learn(c, dangers, people, southern);
+            Learn learn = learn(c, dangers, mayHave, southern);
             if (learn != null) {
                 safe.add(learn);
             }
@@ -109,7 +112,8 @@ public final class FirstYear {
         return year;
     }
 
-    private static @Nullable Learn learn(Comes c, Map<String, Danger> dangers, int people, boolean southern) {
+    private static @Nullable Learn learn(
+            Comes c, Map<String, Danger> dangers, ToIntBiFunction<Taxon, Taxon.Route> mayHave, boolean southern) {
         Taxon taxon = c.taxon();
         Set<LifeStage> stages = EnumSet.noneOf(LifeStage.class);
         stages.addAll(c.part().gathering().stages());
@@ -123,7 +127,7 @@ public final class FirstYear {
                 besides.add(likeness.taxon());
             }
         }
-        Basket.Product make = make(taxon, c.part());
+        Basket.Product make = make(taxon, c.part(), mayHave);
         if (taxon.draft()
                 || taxon.harmsWhenTaken()
                 || deadly
@@ -145,15 +149,18 @@ public final class FirstYear {
                 uses(taxon, c.part(), make),
                 besides,
                 make,
-                amount(make, people),
+                amount(make, mayHave.applyAsInt(taxon, make.route())),
                 make == Basket.Product.TEA ? cold.from() : made,
                 make == Basket.Product.TEA ? cold.until() : made.plusYears(1));
     }
 
-    /** The simplest that the card allows and knows a use of: a tea before a salve before a tincture. */
-    private static Basket.@Nullable Product make(Taxon taxon, Taxon.UsedPart part) {
+    /** The simplest that the card allows and knows a use of, and somebody may have: a tea before a salve before a tincture. */
+    private static Basket.@Nullable Product make(
+            Taxon taxon, Taxon.UsedPart part, ToIntBiFunction<Taxon, Taxon.Route> mayHave) {
         for (Basket.Product p : List.of(Basket.Product.TEA, Basket.Product.SALVE, Basket.Product.TINCTURE)) {
-            if (Basket.driedFor(p, part, 1).isPresent() && !uses(taxon, part, p).isEmpty()) {
+            if (Basket.driedFor(p, part, 1).isPresent()
+                    && !uses(taxon, part, p).isEmpty()
+                    && mayHave.applyAsInt(taxon, p.route()) > 0) {
                 return p;
             }
         }
@@ -161,9 +168,9 @@ public final class FirstYear {
     }
 
     private static List<String> uses(Taxon taxon, Taxon.UsedPart part, Basket.Product make) {
-        Taxon.Route route = make == Basket.Product.SALVE ? Taxon.Route.EXTERNAL : Taxon.Route.INTERNAL;
         return taxon.uses().stream()
-                .filter(u -> !u.grave() && u.route() == route && u.parts().contains(part.part()))
+                .filter(u ->
+                        !u.grave() && u.route() == make.route() && u.parts().contains(part.part()))
                 .map(Taxon.Use::name)
                 .distinct()
                 .toList();

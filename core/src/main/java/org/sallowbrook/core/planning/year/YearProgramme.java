@@ -82,6 +82,9 @@ final class YearProgramme {
 
     private record Pick(Growth growth, int week, int variable) {}
 
+    /** A stand in one of the two years that a plan may reach into. */
+    private record Taken(Growth growth, boolean thisYear) {}
+
     /** How much of a wish's slice comes from one source. */
     private record Flow(
             int wish,
@@ -562,6 +565,7 @@ final class YearProgramme {
         }
         boolean anyFlow = false;
         boolean anyLeft = false;
+        Map<Taken, Double> taken = taken(v);
         for (Pick p : picks) {
             if (!growths.contains(p.growth())) {
                 continue;
@@ -575,7 +579,7 @@ final class YearProgramme {
                 continue;
             }
             anyFlow = true;
-            anyLeft |= left(p, v);
+            anyLeft |= left(taken(p), taken.getOrDefault(taken(p), 0.0));
             if (tight(rack.get(p.week()), v, request.means().rackM2() * DAYS)) {
                 why.add(YearPlan.Why.RACK);
             }
@@ -589,16 +593,21 @@ final class YearProgramme {
         return why.isEmpty() || !anyLeft ? List.of(YearPlan.Why.STANDS) : List.copyOf(why);
     }
 
-    /** Whether more of a stand might still be taken in the year of a pick. */
-    private boolean left(Pick pick, double[] v) {
-        Growth g = pick.growth();
-        boolean now = yearOf(pick.week()) == request.today().getYear();
-        double taken = picks.stream()
-                .filter(p -> p.growth().equals(g)
-                        && (yearOf(p.week()) == request.today().getYear()) == now)
-                .mapToDouble(p -> v[p.variable()])
-                .sum();
-        return taken < 0.99 * g.wholeG().mid() * (now ? g.share() : g.nextShare());
+    /** Grams taken of each stand, by year. */
+    private Map<Taken, Double> taken(double[] v) {
+        Map<Taken, Double> taken = new HashMap<>();
+        picks.forEach(p -> taken.merge(taken(p), v[p.variable()], Double::sum));
+        return taken;
+    }
+
+    private Taken taken(Pick pick) {
+        return new Taken(pick.growth(), yearOf(pick.week()) == request.today().getYear());
+    }
+
+    /** Whether more of it might still be taken. */
+    private static boolean left(Taken of, double grams) {
+        Growth g = of.growth();
+        return grams < 0.99 * g.wholeG().mid() * (of.thisYear() ? g.share() : g.nextShare());
     }
 
     private int yearOf(int w) {
