@@ -23,7 +23,7 @@ final class LookSheet {
                         Sheet.Tone.GRAVE)
                 .text(
                         "Tick what you see on the plant itself. Two ticks where it shows both. Leave open what you can't see; write"
-                                + " beside it what fits nothing. Touch nothing that you do not know with bare hands, and taste nothing.");
+                                + " beside it what fits nothing. Wear gloves; taste nothing.");
         int number = 1;
         for (String id : order.stream().limit(MOST).toList()) {
             CharacterDefinition c = all.character(id);
