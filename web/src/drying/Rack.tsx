@@ -31,6 +31,11 @@ const METHODS: { value: Method; label: string; hint: string }[] = [
   { value: 'SCREEN', label: 'on a screen', hint: 'one layer, turned daily' },
   { value: 'HANG', label: 'hung in bundles', hint: 'thinner than 3 cm at the tie' },
   { value: 'DEHYDRATOR', label: 'in a dehydrator', hint: 'hours instead of days' },
+  {
+    value: 'OVEN',
+    label: 'in the oven, door ajar',
+    hint: 'at its lowest, watched; a thermometer beside the herb',
+  },
 ]
 export function Rack() {
   const runs = useRuns()

@@ -16,8 +16,12 @@ const LASTING: Record<string, Topic[]> = {
   field: ['session', 'stands', 'season', 'schools', 'tags', 'ground', 'walk', 'unweighed', 'pieces'],
   rack: ['runs', 'waiting', 'racks'],
 }
-const groupOf = ([topic]: readonly [Topic, ...unknown[]]) =>
-  Object.keys(LASTING).find((group) => LASTING[group]?.includes(topic))
+/** Of the notes only what is about stands: others may be about people. */
+export const NOTES_ALONG = ['notes', 'of-stands'] as const
+const groupOf = ([topic, which]: readonly [Topic, ...unknown[]]) =>
+  topic === NOTES_ALONG[0] && (which === NOTES_ALONG[1] || which === 'STAND')
+    ? 'field'
+    : Object.keys(LASTING).find((group) => LASTING[group]?.includes(topic))
 
 const PAUSE_MS = 500
 
@@ -33,7 +37,15 @@ const worthKeeping = (key: readonly unknown[], data: unknown) =>
 /** Reads what lies on the device into the cache, and writes there what changes of it. */
 export async function unpack(queries: QueryClient) {
   readFor = thisDevice()?.who
-  for (const key of Object.values(LASTING).flat()) queries.setQueryDefaults([key], { gcTime: Infinity })
+  for (const key of [
+    ...Object.values(LASTING)
+      .flat()
+      .map((topic) => [topic]),
+    NOTES_ALONG,
+    ['notes', 'STAND'],
+  ]) {
+    queries.setQueryDefaults(key, { gcTime: Infinity })
+  }
   for (const group of Object.keys(LASTING)) {
     const kept = await packed(group)
     if (kept) hydrate(queries, kept)

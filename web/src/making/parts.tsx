@@ -7,7 +7,7 @@ import { Acknowledge, type useAcknowledged } from '../ui/Acknowledge'
 import { Announce } from '../ui/Announce'
 import { Findings } from '../ui/Findings'
 import { Because, ProblemNotice, Section } from '../ui/page'
-import { figure } from '../ui/words'
+import { lasting } from '../ui/words'
 import { useSteps, type KitchenView } from './useKitchen'
 import { Only } from '../ui/may'
 
@@ -107,9 +107,7 @@ export function Steps({ kitchen: k }: { kitchen: KitchenView }) {
           {step.text}
         </p>
       )}
-      {step?.timerMinutes != null && (
-        <p className="text-xl">Wait {figure(step.timerMinutes)} minutes first.</p>
-      )}
+      {step?.timerMinutes != null && <p className="text-xl">Wait {lasting(step.timerMinutes)} first.</p>}
       <ProblemNotice error={done.error ?? back.error} />
       <Only deed="record">
         <div className="mt-3 flex gap-3">

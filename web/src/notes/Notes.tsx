@@ -8,7 +8,7 @@ import { Only } from '../ui/may'
 import { Empty, ProblemNotice, Section } from '../ui/page'
 import { addressOf } from '../ui/places'
 import { date } from '../ui/words'
-import { changeNote, useNotes, type Note, type Thing } from './queries'
+import { changeNote, useNotes, useNotesAlong, type Note, type Thing } from './queries'
 import { WriteNote } from './WriteNote'
 
 /** What was written down about a thing, and a line to write the next. */
@@ -23,13 +23,17 @@ export function Notes({ of }: { of: Thing }) {
 
 export function NotesOf({ of }: { of?: Thing }) {
   const notes = useNotes(of)
-  const all = notes.data?.pages.flatMap((p) => p.notes) ?? []
+  const along = useNotesAlong(of)
+  const packed = notes.isError && !notes.data && of?.about === 'STAND' ? along.data : undefined
+  const all = packed ?? notes.data?.pages.flatMap((p) => p.notes) ?? []
   return (
     <>
       {notes.isSuccess && all.length === 0 && <Empty>Nothing is written down here yet.</Empty>}
       {notes.isError && (
         <p className="text-soft mt-2">
-          What was written down before can be read again when the line is back.
+          {packed
+            ? 'The latest as they were packed; older ones can be read when the line is back.'
+            : 'What was written down before can be read again when the line is back.'}
         </p>
       )}
       <ul className="mt-2">

@@ -1,5 +1,6 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useInfiniteQuery, useQuery, type QueryClient } from '@tanstack/react-query'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
+import { NOTES_ALONG } from '../field/pack'
 
 export type Note = Schemas['NoteView']
 export type About = NonNullable<Schemas['NoteRequest']['about']>
@@ -23,6 +24,21 @@ export const useNotes = (of?: Thing) =>
       ),
     initialPageParam: 0,
     getNextPageParam: (last, all) => (last.more ? all.length : undefined),
+  })
+
+/** The latest of each stand, as they were packed for a walk. */
+const along = {
+  queryKey: NOTES_ALONG,
+  queryFn: () => ask(api.GET('/api/notes/of-stands')),
+}
+export const fetchNotesAlong = (queries: QueryClient) => queries.fetchQuery({ ...along, staleTime: 0 })
+
+/** Of one stand, for where they can't be asked for. */
+export const useNotesAlong = (of?: Thing) =>
+  useQuery({
+    ...along,
+    enabled: false,
+    select: (notes) => notes.filter((n) => n.about === 'STAND' && n.thing?.id === of?.id),
   })
 
 export const useNote = (id: string) =>

@@ -19,6 +19,7 @@ const WHAT: Record<Change['what'], string> = {
   THROWN_AWAY: 'thrown away',
   COMPOSTED: 'to the compost',
   SPLIT: 'between two jars',
+  TOGETHER: 'poured together with another',
   COUNTED: 'counted',
 }
 

@@ -10,10 +10,11 @@ import { figure } from '../ui/words'
 import { ProblemNotice, Section } from '../ui/page'
 import { Count } from './StockTake'
 import { only } from '../ui/may'
+import { Apart, Together } from './Together'
 import { useSecond } from '../ui/Second'
 
 type LotView = Schemas['LotView']
-type Opened = 'amount' | 'details' | 'gone' | 'split'
+type Opened = 'amount' | 'details' | 'gone' | 'split' | 'together'
 
 /** What may be put right of a lot: how much, how it is called, where it stands, and that it is gone. */
 export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }) {
@@ -34,14 +35,25 @@ export const EditLot = only('record', function EditLot({ lot }: { lot: LotView }
           !lot.expired &&
           lot.piece == null &&
           (lot.stage === 'STOCK' || lot.stage === 'FILLED') && (
-            <Button onClick={toggles('split')}>{open === 'split' ? 'Cancel' : 'Into other jars'}</Button>
+            <>
+              <Button onClick={toggles('split')}>{open === 'split' ? 'Cancel' : 'Into other jars'}</Button>
+              {!lot.holder && (
+                <Button onClick={toggles('together')}>
+                  {open === 'together' ? 'Cancel' : 'Together with another'}
+                </Button>
+              )}
+            </>
           )}
         {lot.splitFrom && lot.remaining > 0 && lot.remaining >= lot.amount && !lot.holder && (
           <PourBack lot={lot} />
         )}
+        {lot.together && !lot.neverFilled && lot.remaining >= lot.amount && !lot.holder && (
+          <Apart lot={lot} />
+        )}
       </div>
       {open === 'gone' && lot.remaining > 0 && <Gone lot={lot} onDone={closes('gone')} />}
       {open === 'split' && <Split lot={lot} onDone={closes('split')} />}
+      {open === 'together' && lot.remaining > 0 && <Together lot={lot} onDone={closes('together')} />}
       {open === 'amount' && <Count lot={lot} onDone={closes('amount')} />}
       {open === 'details' && <Details key={lot.version} lot={lot} onDone={closes('details')} />}
     </Section>

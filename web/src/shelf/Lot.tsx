@@ -84,23 +84,8 @@ function LotPage({ lot }: { lot: LotView }) {
             label={`${figure(lot.remaining)} of ${figure(lot.amount)} ${lot.unit} left`}
           />
         )}
-        <WhatItIs lot={lot} />
         <div className="space-y-4">
-          <Notes of={{ about: 'LOT', id: lot.id, name: lot.name }} />
-          {lot.herbs.length > 0 && (
-            <Section title="Made from">
-              <ul>
-                {lot.herbs.map((h) => (
-                  <li key={h.taxonId + h.part}>
-                    <Link className="underline" to={`/herbarium/${h.taxonId}`}>
-                      {h.commonName}
-                    </Link>
-                    , {PART[h.part]}: {figure(h.driedG)} g dried
-                  </li>
-                ))}
-              </ul>
-            </Section>
-          )}
+          <WhatItIs lot={lot} />
           {lot.state !== 'USABLE' && (
             <Findings
               findings={[
@@ -126,9 +111,22 @@ function LotPage({ lot }: { lot: LotView }) {
             ) : (
               <Release lot={lot} />
             ))}
+          {lot.herbs.length > 0 && (
+            <Section title="Made from">
+              <ul>
+                {lot.herbs.map((h) => (
+                  <li key={h.taxonId + h.part}>
+                    <Link className="underline" to={`/herbarium/${h.taxonId}`}>
+                      {h.commonName}
+                    </Link>
+                    , {PART[h.part]}: {figure(h.driedG)} g dried
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
           {(lot.stage === 'STOCK' || finished) && lot.remaining > 0 && <StandsIn lot={lot} />}
           {(lot.stage === 'STOCK' || finished) && <EditLot lot={lot} />}
-          {finished && <Give lot={lot} />}
           {lot.stage === 'HARVEST' && lot.remaining > 0 && !lot.racked && (
             <StrikeOut
               what={`the harvest ${lot.code}`}
@@ -143,6 +141,10 @@ function LotPage({ lot }: { lot: LotView }) {
               }
             />
           )}
+        </div>
+        <div className="space-y-4">
+          <Notes of={{ about: 'LOT', id: lot.id, name: lot.name }} />
+          {finished && <Give lot={lot} />}
           {lot.stage !== 'STAND' && <Account lot={lot} />}
           {lot.stage !== 'STAND' && lot.state !== 'DESTROYED' && <DoubtLot lot={lot} />}
         </div>

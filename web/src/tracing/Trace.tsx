@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
@@ -6,8 +6,8 @@ import { Choose } from '../ui/Choose'
 import { Button, ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
-import { lotWords } from '../ui/dictionary'
-import { figure } from '../ui/words'
+import { lotWords, MANNER, WAY } from '../ui/dictionary'
+import { date, figure } from '../ui/words'
 
 type LotView = Schemas['LotView']
 
@@ -63,16 +63,19 @@ function Traced({ id }: { id: string }) {
               <Streams trace={t} />
             </Suspense>
             <div className="mt-4 grid gap-4 lg:grid-cols-2">
-              <Section
-                title={`Where this came from: ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
-                aside={
-                  here?.stage === 'STAND' && (
-                    <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>
-                  )
-                }
-              >
-                <LotList lots={t.lots.filter((l) => t.upstream.includes(l.id))} empty="This is a source." />
-              </Section>
+              <div className="space-y-4">
+                <Section
+                  title={`Where this came from: ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
+                  aside={
+                    here?.stage === 'STAND' && (
+                      <ButtonLink to={`/field/stands/${here.id}`}>Doubt or clear this stand</ButtonLink>
+                    )
+                  }
+                >
+                  <LotList lots={t.lots.filter((l) => t.upstream.includes(l.id))} empty="This is a source." />
+                </Section>
+                <Taken id={id} />
+              </div>
               <Section title="What was made of it">
                 <LotList
                   lots={t.lots.filter((l) => t.downstream.includes(l.id))}
@@ -91,6 +94,67 @@ function Traced({ id }: { id: string }) {
         )
       }}
     </Loaded>
+  )
+}
+
+/** The last landing: whoever took of it or put it on, when and how much. */
+function Taken({ id }: { id: string }) {
+  const taken = useInfiniteQuery({
+    queryKey: ['trace', id, 'taken'],
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/tracing/lots/{id}/taken', { params: { path: { id }, query: { page: pageParam } } })),
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => (last.more ? all.length : undefined),
+  })
+  const first = taken.data?.pages[0]
+  if (!first) return null
+  return (
+    <Section title="Who took of it">
+      {first.times === 0 ? (
+        <Empty>Nobody, as far as was ticked off or noted.</Empty>
+      ) : (
+        <>
+          <p className="text-soft mb-1 text-sm">
+            {first.people === 1 ? 'One person' : `${first.people} people`},{' '}
+            {first.times === 1 ? 'once' : `${first.times} times`}; what was given away stands with its holder
+            above.
+          </p>
+          <ul>
+            {taken.data?.pages
+              .flatMap((p) => p.taken)
+              .map((t) => (
+                <li key={t.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b py-1.5">
+                  <span>
+                    {date(t.on)}:{' '}
+                    <Link className="underline" to={`/dosing/people/${t.personId}`}>
+                      {t.person}
+                    </Link>
+                    ,{' '}
+                    <Link
+                      className="underline"
+                      to={t.courseId ? `/dosing/courses/${t.courseId}` : `/dosing/direct/${t.id}`}
+                    >
+                      {t.name} {t.code}
+                    </Link>
+                    {t.words ? <span className="text-soft"> ({t.words})</span> : null}
+                  </span>
+                  <span className="text-soft">
+                    {t.amount == null ? 'not weighed' : `${figure(t.amount)} ${t.unit ?? ''}`},{' '}
+                    {t.way ? WAY[t.way] : t.manner ? MANNER[t.manner].name : ''}
+                  </span>
+                </li>
+              ))}
+          </ul>
+          {taken.hasNextPage && (
+            <div className="mt-2">
+              <Button disabled={taken.isFetchingNextPage} onClick={() => void taken.fetchNextPage()}>
+                Show earlier ones
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+    </Section>
   )
 }
 

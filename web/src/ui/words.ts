@@ -2,6 +2,15 @@ import { householdZone } from './clock'
 
 /** Figures and days as they are read aloud. */
 
+/** So many minutes as they are said: "20 minutes", "8 hours", "3 days". */
+export function lasting(minutes: number) {
+  return minutes < 120
+    ? `${figure(minutes)} ${minutes === 1 ? 'minute' : 'minutes'}`
+    : minutes < 48 * 60
+      ? `${figure(minutes / 60)} hours`
+      : `${figure(minutes / 60 / 24)} days`
+}
+
 export const figure = (value: number, digits = 3) => {
   if (!Number.isFinite(value)) return '?'
   const size = Math.abs(value)

@@ -1,5 +1,9 @@
+import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Choose } from '../../ui/Choose'
+import { NumberInput } from '../../ui/controls'
+import { numberOf } from '../../ui/read'
+import { lasting } from '../../ui/words'
 import { Herbs } from '../Herbs'
 import type { LotView } from '../lots'
 
@@ -14,6 +18,10 @@ const METHODS: { value: Method | 'DERIVED'; label: string; hint: string }[] = [
   { value: 'LONG_INFUSION', label: 'long infusion', hint: 'hours, kept warm' },
   { value: 'COLD_MACERATION', label: 'cold maceration', hint: 'overnight in the refrigerator' },
 ]
+const USUAL = 'USUAL'
+const OWN = 'OWN'
+/** Minutes. */
+const TIMES = [5, 10, 15, 20, 30, 45, 60, 120, 240, 480, 720]
 const CUTS: { value: Cut; label: string }[] = [
   { value: 'CUT', label: 'cut' },
   { value: 'WHOLE', label: 'whole' },
@@ -48,7 +56,7 @@ export function TeaHerbs({
       }
       most={most}
       extra={(i) => (
-        <div className="grid grid-cols-[3fr_2fr] gap-2">
+        <div className="grid grid-cols-2 gap-2">
           <Choose
             label={value.length > 1 ? `How, herb ${i + 1}` : 'How'}
             value={value[i]?.method ?? 'DERIVED'}
@@ -61,8 +69,58 @@ export function TeaHerbs({
             choices={CUTS}
             onChange={(cut) => set(i, { cut })}
           />
+          <HowLong
+            label={value.length > 1 ? `For how long, herb ${i + 1}` : 'For how long'}
+            minutes={value[i]?.minutes}
+            onChange={(minutes) => set(i, { minutes })}
+          />
         </div>
       )}
     />
+  )
+}
+
+/** The usual of its way, a time most people mean, or minutes of one's own. */
+function HowLong({
+  label,
+  minutes,
+  onChange,
+}: {
+  label: string
+  minutes: number | undefined
+  onChange: (minutes: number | undefined) => void
+}) {
+  const listed = minutes === undefined || TIMES.includes(minutes)
+  const [typed, setTyped] = useState<string | undefined>(listed ? undefined : String(minutes))
+  return (
+    <>
+      <Choose
+        label={label}
+        value={typed !== undefined ? OWN : minutes === undefined ? USUAL : String(minutes)}
+        choices={[
+          { value: USUAL, label: 'as usual' },
+          ...TIMES.map((t) => ({
+            value: String(t),
+            label: lasting(t),
+            ...(t === 480 ? { hint: 'overnight' } : {}),
+          })),
+          { value: OWN, label: 'other minutes' },
+        ]}
+        onChange={(v) => {
+          setTyped(v === OWN ? '' : undefined)
+          onChange(v === OWN || v === USUAL ? undefined : Number(v))
+        }}
+      />
+      {typed !== undefined && (
+        <NumberInput
+          label={`Minutes${label.slice('For how long'.length)}`}
+          value={typed}
+          onChange={(v) => {
+            setTyped(v)
+            onChange(numberOf(v))
+          }}
+        />
+      )}
+    </>
   )
 }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.Geolocation;
 import java.awt.image.BufferedImage;
@@ -157,6 +158,13 @@ public class NotesTest extends OnAPhone {
 
     @Test(priority = 1)
     public void withoutALineANoteAndAStandAreKeptAndSent() throws IOException {
+        go("/field");
+        link("The three limes").first().click();
+        heading("The three limes").waitFor();
+        field("Write it down").fill("the low branch is within reach");
+        button("Keep the note").click();
+        assertThat(main().getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("the low branch")))
+                .isVisible();
         Path profile = Files.createTempDirectory("sallowbrook-notes");
         BrowserContext phone = phone(profile);
         readyAs("ilse");
@@ -165,6 +173,11 @@ public class NotesTest extends OnAPhone {
         go("/field");
         link("The three limes").first().waitFor();
         phone.setOffline(true);
+        go("/field");
+        // What was written at home is read out there, as it was packed.
+        link("The three limes").first().click();
+        assertThat(main()).containsText("The latest as they were packed");
+        assertThat(main()).containsText("the low branch is within reach");
         go("/field");
         button("Quick note").click();
         field(IN_THE_FIELD).fill("Elder by the stile, full of buds");

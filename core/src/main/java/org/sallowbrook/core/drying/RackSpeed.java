@@ -30,6 +30,8 @@ public record RackSpeed(Interval hours, int lots) {
             case SCREEN -> Interval.of(36, 168);
             case HANG -> Interval.of(72, 336);
             case DEHYDRATOR -> Interval.of(4, 24);
+            // Warmer than a dehydrator may be, without its fan.
+            case OVEN -> Interval.of(3, 36);
         };
         double times = switch (part) {
             case ROOT, BARK, FRUIT_BODY -> ROOT_TIMES;

@@ -17,7 +17,7 @@ import org.sallowbrook.core.measure.Words;
  * How a lot is made ready and laid out. The household's schools are the default, every lot may differ.
  *
  * <p>Water that clings to washed herb: up to 0.15 g to 1 g of herb after patting; a bundle of 3 cm at the tie holds 40 to 80 g
- * of fresh herb; a dehydrator's tray 0.1 m2: working figures of this tool.
+ * of fresh herb; a dehydrator's tray 0.1 m2; an oven's knob 20 degrees off: working figures of this tool.
  */
 public record Way(Method method, boolean washed, boolean strippedBefore) {
 
@@ -28,7 +28,9 @@ public record Way(Method method, boolean washed, boolean strippedBefore) {
     public enum Method {
         SCREEN,
         HANG,
-        DEHYDRATOR
+        DEHYDRATOR,
+        /** At its lowest, the door ajar; no fan is counted on. */
+        OVEN
     }
 
     /** By the household's schools; a root is always washed, and what can't hang lies on a screen. */
@@ -60,7 +62,7 @@ public record Way(Method method, boolean washed, boolean strippedBefore) {
                 .that(
                         method != Method.HANG || hangs(part) && !strippedBefore,
                         "method",
-                        "must be a screen or a dehydrator: it has no stem to be tied by")
+                        "must be a screen, a dehydrator or an oven: it has no stem to be tied by")
                 .done();
     }
 
@@ -115,6 +117,12 @@ public record Way(Method method, boolean washed, boolean strippedBefore) {
             lines.add("In the dehydrator, one layer a tray: about " + Words.range(layout.areaM2(), "m²") + ", "
                     + Words.range(trays, "trays") + " of " + Words.figure(TRAY_M2)
                     + " m²; keep to the temperature below.");
+        } else if (method == Method.OVEN) {
+            lines.add(
+                    "In the oven at its lowest with the door held ajar, so that the steam goes out: on a grid or cloth in one"
+                            + " layer, about " + Words.range(layout.areaM2(), "m²")
+                            + " in all. Lay a thermometer beside the herb: what"
+                            + " the knob says may be 20 °C off. Turn it and look every half hour; never leave it alone.");
         } else {
             lines.add("On a screen in one layer, about " + Words.range(layout.areaM2(), "m²") + "; turn it daily.");
         }
@@ -125,6 +133,13 @@ public record Way(Method method, boolean washed, boolean strippedBefore) {
     public List<Finding> air(Drying.@Nullable Air air, Temperature temperature) {
         List<Finding> findings = new ArrayList<>();
         if (air == null) {
+            if (method == Method.OVEN) {
+                findings.add(Finding.warn(
+                        "OVEN_UNMEASURED",
+                        "Nobody has said how warm the oven is beside the herb.",
+                        "Lay a thermometer in and note it: the lowest mark of many ovens is above the "
+                                + Words.figure(temperature.mostC()) + " °C that this herb bears while it is wet."));
+            }
             return findings;
         }
         if (air.temperatureC() > temperature.mostC()) {

@@ -16,6 +16,13 @@ public final class Words {
 
     private Words() {}
 
+    /** So many minutes as they are said: "20 minutes", "8 hours", "3 days". */
+    public static String lasting(double minutes) {
+        return minutes < 120
+                ? figure(minutes) + (minutes == 1 ? " minute" : " minutes")
+                : minutes < 48 * 60 ? figure(minutes / 60) + " hours" : figure(minutes / 60 / 24) + " days";
+    }
+
     /** At most three significant places that matter in a kitchen: 1234, 123, 12.3, 1.23, 0.012. */
     public static String figure(double value) {
         double size = Math.abs(value);

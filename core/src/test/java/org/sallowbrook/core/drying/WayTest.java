@@ -124,6 +124,18 @@ public class WayTest {
     }
 
     @Test
+    public void anOvenIsMeasuredBesideTheHerb() {
+        Temperature leaf = Temperature.of(Part.LEAF, false, null);
+        Way oven = new Way(Way.Method.OVEN, false, false);
+        assertThat(oven.air(null, leaf)).extracting(Finding::code).containsExactly("OVEN_UNMEASURED");
+        assertThat(oven.air(new Drying.Air(80, 0.1), leaf))
+                .extracting(Finding::code)
+                .containsExactly("TOO_HOT");
+        assertThat(oven.howTo(100, Part.LEAF).toString()).contains("door held ajar", "thermometer");
+        assertThat(oven.layout(100, Part.LEAF).trays()).isNull();
+    }
+
+    @Test
     public void theRackLearnsItsSpeedAndForgetsTheForgotten() {
         RackSpeed usual = RackSpeed.usual(Part.LEAF, Way.Method.SCREEN);
         RackSpeed learned = usual.learn(List.of(60.0, 62.0, 58.0, 61.0, 60.0, 60.0, 59.0, 61.0));

@@ -17,6 +17,7 @@ import org.sallowbrook.core.making.tea.MethodChoice.Cut;
 import org.sallowbrook.core.making.tea.Syrup;
 import org.sallowbrook.core.making.tea.Tea;
 import org.sallowbrook.core.making.tea.Tea.Method;
+import org.sallowbrook.core.making.tea.TeaBatch;
 import org.sallowbrook.core.measure.Finding;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -51,6 +52,33 @@ public class WaterTest {
 
     private static Tea.Herb measured(Tea.Measure measure, Interval bulk) {
         return new Tea.Herb("nettle", "LEAF", Cut.CUT, Set.of(), measure, null, bulk, null, null);
+    }
+
+    @DataProvider
+    public Object[][] stood() {
+        return new Object[][] {
+            {Method.INFUSION, 10.0, 4.0, false},
+            {Method.INFUSION, 60.0, 4.0, false},
+            {Method.INFUSION, 120.0, 2.0, false},
+            {Method.INFUSION, 240.0, 0.0, false},
+            {Method.INFUSION, 480.0, 0.0, true},
+            {Method.LONG_INFUSION, 480.0, 0.0, false},
+            {Method.DECOCTION, 60.0, 4.0, false},
+        };
+    }
+
+    /** What drew for hours in the room has used up the hours that it may stand there. */
+    @Test(dataProvider = "stood")
+    public void hoursOfDrawingAreHoursInTheRoom(Method method, double minutes, double room, boolean warned) {
+        Tea.Herb herb = new Tea.Herb("nettle", "LEAF", Cut.CUT, Set.of(), null, 10.0, null, method, minutes);
+        Tea.Recipe recipe = Tea.Recipe.drink(500, null, List.of(herb), "water", null);
+        assertThat(new TeaBatch(recipe, Tea.plan(recipe).plan(), false)
+                        .keeps()
+                        .hours()
+                        .room())
+                .isEqualTo(room);
+        assertThat(Tea.plan(recipe).findings().stream().anyMatch(f -> f.code().equals("STANDS_TOO_LONG")))
+                .isEqualTo(warned);
     }
 
     private static Tea.HerbPlan plan(Tea.Herb herb) {

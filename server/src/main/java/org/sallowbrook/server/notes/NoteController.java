@@ -49,6 +49,11 @@ class NoteController {
         return notes.outThere();
     }
 
+    @GetMapping("/of-stands")
+    List<NoteService.NoteView> ofStands() {
+        return notes.ofStands();
+    }
+
     @GetMapping("/last-time")
     List<NoteService.NoteView> lastTime(@RequestParam LotForm form, @RequestParam String called) {
         return notes.lastTime(form, called);

@@ -24,6 +24,15 @@ interface NoteEntities extends JpaRepository<NoteEntity, UUID> {
             + " order by n.onDay desc, n.id desc")
     List<NoteEntity> about(FindSource.Thing about, Collection<String> ids, Limit most);
 
+    /** The latest of each thing of a kind. Native, so it carries its household. */
+    @Query(
+            nativeQuery = true,
+            value = "select id from (select id, row_number() over"
+                    + " (partition by about_id order by on_day desc, id desc) as nth from note"
+                    + " where household_id = :household and about = :about and thrown_away_at is null) latest"
+                    + " where nth <= :each limit :most")
+    List<UUID> latestOfEach(UUID household, String about, int each, int most);
+
     /** Where somebody means to come back and has not yet. */
     @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.comeBack is not null and n.beenBackOn is null"
             + " order by n.onDay, n.id")

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -90,6 +91,9 @@ public class NoteService {
     private static final int MOST_OUT_THERE = 300;
     private static final int MOST_PICTURES = 12;
     private static final int MOST_OF_LAST_TIME = 3;
+
+    private static final int EACH_ALONG = 3;
+    private static final int MOST_ALONG = 600;
 
     private final NoteEntities notes;
     private final NotePictures pictures;
@@ -259,6 +263,18 @@ public class NoteService {
         return alike.isEmpty()
                 ? List.of()
                 : views(notes.about(FindSource.Thing.LOT, alike, Limit.of(MOST_OF_LAST_TIME)));
+    }
+
+    /** What goes along on a walk: the latest of each stand, and nothing of people. */
+    @Transactional(readOnly = true)
+    public List<NoteView> ofStands() {
+        List<UUID> latest = notes.latestOfEach(
+                Member.current().householdId(), FindSource.Thing.STAND.name(), EACH_ALONG, MOST_ALONG);
+        return views(notes.findAllById(latest).stream()
+                .sorted(Comparator.comparing((NoteEntity n) -> n.onDay)
+                        .thenComparing(n -> n.id)
+                        .reversed())
+                .toList());
     }
 
     @Transactional(readOnly = true)

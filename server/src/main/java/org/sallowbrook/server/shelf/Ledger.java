@@ -3,6 +3,7 @@ package org.sallowbrook.server.shelf;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -210,8 +211,33 @@ public class Ledger {
         lots.flush();
     }
 
-    String codeOf(Lot lot, LocalDate on) {
-        return code(prefix(lot.stage, lot.vessel), on);
+    /** Two were not poured together after all: each holds what it held, and nothing is in this one. */
+    void apart(Lot both) {
+        List<LotChange> lines = new ArrayList<>(changes.findAllByLotIdAndWhat(both.id, LotChange.What.PUT));
+        for (LotChange change : changes.findAllBySubjectId(both.id)) {
+            if (change.what == LotChange.What.TOGETHER) {
+                Lot one = reader.find(change.lotId);
+                one.remaining = one.remaining - change.delta;
+                lots.save(one);
+                lines.add(change);
+            }
+        }
+        for (LotChange line : lines) {
+            line.strike(clock.instant(), "not poured together");
+            changes.save(line);
+        }
+        // Where it would have come from stays: whatever is found in it some day has an origin.
+        both.neverFilled = true;
+        both.stateReason = "not poured together";
+        both.remaining = 0;
+        both.vesselId = null;
+        lots.save(both);
+        lots.flush();
+    }
+
+    /** Of what came out of another jar: the next free code of the same letter. */
+    String codeLike(Lot source, LocalDate on) {
+        return code(source.code.substring(0, 1), on);
     }
 
     /** What never came into the house. */

@@ -136,6 +136,9 @@ class Lot extends Versioned {
     @Nullable
     UUID splitFrom;
 
+    /** Whether two were poured into it. */
+    boolean together;
+
     /** Of a harvest: whether it was laid out to dry. */
     boolean racked;
 

@@ -29,6 +29,8 @@ class LotChange extends Entry {
         COMPOSTED,
         /** Put into another jar, or poured back out of it. */
         SPLIT,
+        /** Poured into one with another. */
+        TOGETHER,
         /** What was found when it was looked at. */
         COUNTED
     }

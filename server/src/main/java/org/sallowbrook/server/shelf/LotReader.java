@@ -140,7 +140,8 @@ class LotReader {
                 l.supplierLot,
                 l.desiccantOn,
                 l.piece,
-                l.splitFrom);
+                l.splitFrom,
+                l.together);
     }
 
     private static @Nullable Range range(@Nullable Double low, @Nullable Double high) {

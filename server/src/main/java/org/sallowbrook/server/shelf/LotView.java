@@ -29,6 +29,7 @@ import org.sallowbrook.server.platform.Range;
  * @param neverFilled of a bottle: whether its filling was struck out
  * @param piece what one piece of it holds, in its own unit; null for what is not in pieces
  * @param splitFrom the jar it was a part of; null for all else
+ * @param together whether two were poured into it
  * @param roomUntil of what is counted in hours: until when it may stand in the room; coldUntil: in the refrigerator
  */
 public record LotView(
@@ -72,7 +73,8 @@ public record LotView(
         String supplierLot,
         @Nullable LocalDate desiccantOn,
         @Nullable Double piece,
-        @Nullable UUID splitFrom) {
+        @Nullable UUID splitFrom,
+        Boolean together) {
 
     public boolean is(Trait trait) {
         return traits.contains(trait);

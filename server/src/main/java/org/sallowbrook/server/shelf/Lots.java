@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.sallowbrook.core.making.Product;
+import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
@@ -45,6 +46,9 @@ interface Lots extends JpaRepository<Lot, UUID> {
 
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
+
+    List<Lot> findAllByStageAndFormAndRemainingGreaterThanOrderByCode(
+            Stage stage, LotForm form, double least, Limit most);
 
     List<Lot> findAllByStageOrderByName(Stage stage);
 

@@ -43,6 +43,7 @@ class ShelfController {
     private final Label label;
     private final VesselService vessels;
     private final StockTake stockTake;
+    private final TogetherService together;
     private final PeopleService people;
 
     ShelfController(
@@ -52,9 +53,11 @@ class ShelfController {
             Label label,
             VesselService vessels,
             StockTake stockTake,
+            TogetherService together,
             PeopleService people) {
         this.people = people;
         this.stockTake = stockTake;
+        this.together = together;
         this.vessels = vessels;
         this.shelf = shelf;
         this.stock = stock;
@@ -181,6 +184,26 @@ class ShelfController {
             @RequestBody ShelfService.SplitRequest request,
             @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return shelf.split(id, request, ifMatch);
+    }
+
+    @GetMapping("/lots/{id}/together")
+    List<LotView> fitting(@PathVariable UUID id) {
+        return together.fitting(id);
+    }
+
+    @PostMapping("/lots/{id}/together")
+    LotView together(
+            @PathVariable UUID id,
+            @RequestBody TogetherService.TogetherRequest request,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return together.pour(id, request, ifMatch);
+    }
+
+    @PostMapping("/lots/{id}/apart")
+    LotView apart(
+            @PathVariable UUID id,
+            @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return together.apart(id, ifMatch);
     }
 
     @PostMapping("/lots/{id}/pour-back")

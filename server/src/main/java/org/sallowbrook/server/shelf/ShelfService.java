@@ -359,7 +359,7 @@ public class ShelfService implements UsesTaxon, DueSource {
         }
         for (int jar = 0; jar < request.jars(); jar++) {
             Lot part = lot.part(jar == 0 ? request.id() : Owned.newId(), request.amount());
-            part.code = ledger.codeOf(part, today);
+            part.code = ledger.codeLike(lot, today);
             lots.save(part);
             ledger.change(part, LotChange.What.SPLIT, request.amount(), lot.id, today);
             ledger.change(lot, LotChange.What.SPLIT, -Math.min(request.amount(), lot.remaining), part.id, today);

@@ -210,8 +210,8 @@ public class StockTake {
             throw new Problem.Conflict(lot.name + " (" + lot.code + ") was struck out as never filled. What is in it"
                     + " came from somewhere: fill another from its jar, or put it down as what it is.");
         }
-        // What was filled out of another jar holds what was filled, as a bottle does.
-        boolean open = lot.stage == Stage.STOCK && lot.splitFrom == null;
+        // What was filled out of other jars holds what was filled, as a bottle does.
+        boolean open = lot.stage == Stage.STOCK && lot.splitFrom == null && !lot.together;
         double most = open ? MOST_OF_ANYTHING : lot.amount;
         boolean over = open && request.amount() > lot.amount * (1 + SCALE);
         boolean far = Math.abs(request.amount() - lot.remaining) > FAR * lot.amount;

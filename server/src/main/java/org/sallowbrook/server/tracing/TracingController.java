@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.dosing.TakenOfLots;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
@@ -48,6 +49,12 @@ class TracingController {
     @GetMapping("/lots/{id}")
     TracingService.TraceView trace(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean all) {
         return tracing.trace(id, all);
+    }
+
+    /** @param page from 0 */
+    @GetMapping("/lots/{id}/taken")
+    TakenOfLots.Page taken(@PathVariable UUID id, @RequestParam(defaultValue = "0") int page) {
+        return tracing.taken(id, page);
     }
 
     @PostMapping("/stands/{id}/doubt")

@@ -11,6 +11,7 @@ import org.sallowbrook.core.household.Loosening;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.dosing.TakenOfLots;
 import org.sallowbrook.server.drying.DryingService;
 import org.sallowbrook.server.drying.LotMoulded;
 import org.sallowbrook.server.field.GroundCondemned;
@@ -84,6 +85,7 @@ public class TracingService {
     private final StandService stands;
     private final DryingService drying;
     private final LooseningService loosening;
+    private final TakenOfLots takenOf;
 
     TracingService(
             JdbcClient jdbc,
@@ -91,7 +93,9 @@ public class TracingService {
             Ledger ledger,
             StandService stands,
             DryingService drying,
-            LooseningService loosening) {
+            LooseningService loosening,
+            TakenOfLots takenOf) {
+        this.takenOf = takenOf;
         this.drying = drying;
         this.jdbc = jdbc;
         this.shelf = shelf;
@@ -121,6 +125,15 @@ public class TracingService {
                 up,
                 shown,
                 down.size() - shown.size());
+    }
+
+    /** What of it, and of all that was made of it, people took or put on their skin; the latest first. */
+    @Transactional(readOnly = true)
+    public TakenOfLots.Page taken(UUID lotId, int page) {
+        shelf.lot(lotId);
+        List<UUID> reached = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        reached.add(lotId);
+        return takenOf.page(reached, page);
     }
 
     /** With all that lies between: a bottle that is still there keeps the jar it came from in the picture. */

@@ -30,6 +30,9 @@ public final class Tea {
     private static final double ROOM_HOURS = 4;
     private static final double COLD_HOURS = 24;
 
+    /** A covered pot is below 60 °C after about an hour: a working figure of this tool. */
+    private static final double WARM_MINUTES = 60;
+
     public enum Method {
         INFUSION(10),
         DECOCTION(20),
@@ -278,6 +281,21 @@ public final class Tea {
         };
     }
 
+    /** The same of a pot: an infusion that drew for long has stood in the room as long. */
+    static Life.Hours hours(Plan plan) {
+        boolean warm = plan.herbs().stream().anyMatch(h -> h.method() == Method.LONG_INFUSION);
+        Life.Hours hours = hours(warm ? Method.LONG_INFUSION : Method.INFUSION, plan.readyMinute());
+        double stood = stood(plan.herbs());
+        return stood <= WARM_MINUTES
+                ? hours
+                : new Life.Hours(Math.max(0, hours.room() - stood / 60), hours.cold(), hours.afterMinutes());
+    }
+
+    /** Minutes that it draws off the heat in the room. */
+    private static double stood(List<HerbPlan> herbs) {
+        return longest(by(herbs, Set.of(Method.INFUSION)));
+    }
+
     /**
      * The same as moments. A cold macerate's clock starts when the water goes on; it steeps cold and is drunk the same day.
      *
@@ -321,6 +339,14 @@ public final class Tea {
                 water.mid(),
                 "mL");
         judge(recipe, herbG, findings, because);
+        if (stood(herbs) > ROOM_HOURS * 60) {
+            findings.add(
+                    Finding.warn(
+                            "STANDS_TOO_LONG",
+                            "Drawing for " + Words.lasting(stood(herbs)) + " in the room it stands longer than the "
+                                    + Words.figure(ROOM_HOURS) + " hours that any cooked food may.",
+                            "Let it draw in the refrigerator, or keep it hot, above 60 °C, in a vacuum flask; drink it the same day."));
+        }
         List<Step> timeline = timeline(herbs);
         double ready = timeline.get(timeline.size() - 1).minute();
         return new Result(new Plan(water.mid(), water, herbs, timeline, ready), findings, because.lines());

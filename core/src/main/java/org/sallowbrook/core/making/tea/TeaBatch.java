@@ -51,13 +51,7 @@ public record TeaBatch(Tea.Recipe recipe, Tea.Plan plan, boolean honey) implemen
             return new Life(Keeping.Form.COLD_MACERATE, null, List.of(), Tea.hours(Tea.Method.COLD_MACERATION, 0));
         }
         Keeping.Form form = any(Tea.Method.DECOCTION) ? Keeping.Form.DECOCTION : Keeping.Form.TEA;
-        return new Life(
-                form,
-                null,
-                List.of(),
-                Tea.hours(
-                        any(Tea.Method.LONG_INFUSION) ? Tea.Method.LONG_INFUSION : Tea.Method.INFUSION,
-                        plan.readyMinute()));
+        return new Life(form, null, List.of(), Tea.hours(plan));
     }
 
     private boolean any(Tea.Method method) {
