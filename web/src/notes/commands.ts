@@ -1,10 +1,5 @@
 import { api, ask, type Schemas } from '../api/client'
 import { command } from '../api/outbox'
-import { alsoPack } from '../field/pack'
-import { fetchNotesAlong } from './queries'
-
-/** What was written about the stands goes along. */
-alsoPack(fetchNotesAlong)
 
 /** What is written down and can wait for the line. A key never changes: it may lie on a device. */
 

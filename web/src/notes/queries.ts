@@ -1,6 +1,5 @@
 import { useInfiniteQuery, useQuery, type QueryClient } from '@tanstack/react-query'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
-import { NOTES_ALONG } from '../field/pack'
 
 export type Note = Schemas['NoteView']
 export type About = NonNullable<Schemas['NoteRequest']['about']>
@@ -28,7 +27,7 @@ export const useNotes = (of?: Thing) =>
 
 /** The latest of each stand, as they were packed for a walk. */
 const along = {
-  queryKey: NOTES_ALONG,
+  queryKey: ['notes', 'of-stands'] as const,
   queryFn: () => ask(api.GET('/api/notes/of-stands')),
 }
 export const fetchNotesAlong = (queries: QueryClient) => queries.fetchQuery({ ...along, staleTime: 0 })
