@@ -4,6 +4,7 @@ import { clearDevice, thisDevice } from '../api/device'
 import { readPack, writePack } from '../api/outbox'
 import { fetchCards } from '../herbarium/queries'
 import { fetchOrder } from '../identification/queries'
+import { fetchNotesAlong } from '../notes/queries'
 import { nowIso } from '../ui/clock'
 import { fetchField } from './queries'
 
@@ -17,9 +18,9 @@ const LASTING: Record<string, Topic[]> = {
   rack: ['runs', 'waiting', 'racks'],
 }
 /** Of the notes only what is about stands: others may be about people. */
-export const NOTES_ALONG = ['notes', 'of-stands'] as const
+const NOTES_ALONG = ['of-stands', 'STAND']
 const groupOf = ([topic, which]: readonly [Topic, ...unknown[]]) =>
-  topic === NOTES_ALONG[0] && (which === NOTES_ALONG[1] || which === 'STAND')
+  topic === 'notes' && NOTES_ALONG.some((along) => along === which)
     ? 'field'
     : Object.keys(LASTING).find((group) => LASTING[group]?.includes(topic))
 
@@ -37,15 +38,8 @@ const worthKeeping = (key: readonly unknown[], data: unknown) =>
 /** Reads what lies on the device into the cache, and writes there what changes of it. */
 export async function unpack(queries: QueryClient) {
   readFor = thisDevice()?.who
-  for (const key of [
-    ...Object.values(LASTING)
-      .flat()
-      .map((topic) => [topic]),
-    NOTES_ALONG,
-    ['notes', 'STAND'],
-  ]) {
-    queries.setQueryDefaults(key, { gcTime: Infinity })
-  }
+  for (const topic of Object.values(LASTING).flat()) queries.setQueryDefaults([topic], { gcTime: Infinity })
+  for (const along of NOTES_ALONG) queries.setQueryDefaults(['notes', along], { gcTime: Infinity })
   for (const group of Object.keys(LASTING)) {
     const kept = await packed(group)
     if (kept) hydrate(queries, kept)
@@ -133,6 +127,7 @@ export async function packNow(queries: QueryClient): Promise<Packed> {
   const [cards, stands] = await Promise.all([
     fetchCards(queries),
     fetchField(queries),
+    fetchNotesAlong(queries),
     region ? fetchOrder(queries, region) : undefined,
     ...further.map((fetch) => fetch(queries)),
   ])
