@@ -2,14 +2,14 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, errorAt } from '../api/client'
 import { useCommand } from '../ui/command'
-import { Button, ButtonLink, TextArea } from '../ui/controls'
+import { Button, ButtonLink, Input, TextArea } from '../ui/controls'
 import { COME_BACK } from '../ui/dictionary'
 import { Only } from '../ui/may'
 import { Empty, ProblemNotice, Section } from '../ui/page'
 import { addressOf } from '../ui/places'
 import { date } from '../ui/words'
 import { changeNote, useNotes, useNotesAlong, type Note, type Thing } from './queries'
-import { WriteNote } from './WriteNote'
+import { SENSES, WriteNote } from './WriteNote'
 
 /** What was written down about a thing, and a line to write the next. */
 export function Notes({ of }: { of: Thing }) {
@@ -105,11 +105,11 @@ export function NoteRow({ note, named }: { note: Note; named: boolean }) {
         </Only>
       </p>
       {changing ? (
-        <Words key={note.version} note={note} onDone={() => setChanging(false)} />
+        <PutRight key={note.version} note={note} onDone={() => setChanging(false)} />
       ) : (
         note.words && <p className="break-words whitespace-pre-line">{note.words}</p>
       )}
-      {seen.length > 0 && (
+      {!changing && seen.length > 0 && (
         <p className="text-sm">
           {seen.map((s, i) => (
             <span key={s}>
@@ -148,12 +148,19 @@ export function NoteRow({ note, named }: { note: Note; named: boolean }) {
   )
 }
 
-/** Its words, put right where they stand. */
-function Words({ note, onDone }: { note: Note; onDone: () => void }) {
+/** What was written and seen, and on which day, put right where it stands. */
+function PutRight({ note, onDone }: { note: Note; onDone: () => void }) {
   const [words, setWords] = useState(note.words)
-  const save = useCommand('notes', { mutationFn: () => changeNote(note, { words }), after: onDone })
+  const [day, setDay] = useState(note.day)
+  const [seen, setSeen] = useState(note.seen)
+  const save = useCommand('notes', {
+    mutationFn: () => changeNote(note, { words, day, seen }),
+    after: onDone,
+  })
+  const at = (field: string) => errorAt(save.error, field)
   return (
     <form
+      noValidate
       className="my-1 space-y-2"
       onSubmit={(e) => {
         e.preventDefault()
@@ -165,8 +172,26 @@ function Words({ note, onDone }: { note: Note; onDone: () => void }) {
         rows={3}
         value={words}
         onChange={(e) => setWords(e.target.value)}
-        error={errorAt(save.error, 'words')}
+        error={at('words')}
       />
+      <div className="grid grid-cols-2 gap-2">
+        <Input
+          label="Its day"
+          type="date"
+          value={day}
+          onChange={(e) => setDay(e.target.value)}
+          error={at('day')}
+        />
+        {SEEN.map((s) => (
+          <Input
+            key={s}
+            label={SENSES[s]}
+            value={seen[s]}
+            onChange={(e) => setSeen({ ...seen, [s]: e.target.value })}
+            error={at(`seen.${s}`)}
+          />
+        ))}
+      </div>
       <ProblemNotice error={save.error} />
       <Button type="submit" disabled={save.isPending}>
         Keep it so

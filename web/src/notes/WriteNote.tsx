@@ -18,7 +18,7 @@ import type { Thing } from './queries'
 
 type When = Schemas['ComeBackRequest']['when']
 
-const SENSES = {
+export const SENSES = {
   colour: 'Colour',
   clarity: 'Clear or cloudy',
   smell: 'Smell',

@@ -54,7 +54,7 @@ export const useOutThere = () =>
 /** All of it as it is, but for what is said here. */
 export const changeNote = (
   n: Note,
-  changes: Partial<Pick<Schemas['NoteRequest'], 'words' | 'about' | 'aboutId'>>,
+  changes: Partial<Pick<Schemas['NoteRequest'], 'words' | 'day' | 'seen' | 'about' | 'aboutId'>>,
 ) =>
   ask(
     api.PUT('/api/notes/{id}', {

@@ -62,7 +62,7 @@ function Traced({ id }: { id: string }) {
             <Suspense fallback={<p className="min-h-screen">Drawing the brook</p>}>
               <Streams trace={t} />
             </Suspense>
-            <div className="mt-4 grid gap-4 lg:grid-cols-2">
+            <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
               <div className="space-y-4">
                 <Section
                   title={`Where this came from: ${here?.name ?? ''} ${here?.stage === 'STAND' ? '' : (here?.code ?? '')}`}
@@ -134,7 +134,7 @@ function Taken({ id }: { id: string }) {
                       className="underline"
                       to={t.courseId ? `/dosing/courses/${t.courseId}` : `/dosing/direct/${t.id}`}
                     >
-                      {t.name} {t.code}
+                      {t.lotId !== id ? `${t.name} ${t.code}` : t.courseId ? 'a course' : 'used as it is'}
                     </Link>
                     {t.words ? <span className="text-soft"> ({t.words})</span> : null}
                   </span>

@@ -21,7 +21,7 @@ const METHODS: { value: Method | 'DERIVED'; label: string; hint: string }[] = [
 const USUAL = 'USUAL'
 const OWN = 'OWN'
 /** Minutes. */
-const TIMES = [5, 10, 15, 20, 30, 45, 60, 120, 240, 480, 720]
+const TIMES = [5, 10, 15, 20, 30, 60, 240, 480, 720]
 const CUTS: { value: Cut; label: string }[] = [
   { value: 'CUT', label: 'cut' },
   { value: 'WHOLE', label: 'whole' },

@@ -59,6 +59,10 @@ public class BenchTest extends InBrowser {
         choose("How, herb 2", "decoction");
         field("Wanted").press("ArrowRight");
         assertThat(main()).containsText("4 h in the room");
+        choose("For how long, herb 1", "8 hours");
+        assertThat(main()).containsText("stands longer than the 4 hours");
+        choose("For how long, herb 1", "as usual");
+        assertThat(main()).not().containsText("stands longer than the 4 hours");
         start("Lime and meadowsweet");
         Locator steps = region("Steps");
         for (String wanted :

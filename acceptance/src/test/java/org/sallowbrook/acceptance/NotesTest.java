@@ -76,8 +76,10 @@ public class NotesTest extends OnAPhone {
         assertThat(row).containsText("been there again");
         row.getByText("change", new Locator.GetByTextOptions().setExact(true)).click();
         row.getByLabel(Pattern.compile("^The note of")).fill("tight buds, a few open");
+        row.getByLabel("Smell").fill("of honey");
         row.getByText("Keep it so").click();
         assertThat(row).containsText("a few open");
+        assertThat(row).containsText("smell of honey");
         row.getByText("throw away").click();
         assertThat(notes()).containsText("Thrown away.");
         notes().getByText("Take it back").click();

@@ -48,6 +48,15 @@ public class ShelfTest extends InBrowser {
         button("Fill them from it").click();
         assertThat(section("What came and went")).containsText("between two jars");
         assertThat(section("What it is")).containsText("of 150");
+        button("Together with another").click();
+        assertThat(main()).containsText("what is found out about either reaches it");
+        accessible("two jars of the same");
+        button("Pour them together").click();
+        assertThat(section("What came and went")).containsText("came in");
+        button("Not poured together after all").click();
+        assertThat(main()).containsText("nothing is left");
+        page.goBack();
+        assertThat(section("What came and went")).containsText("poured together with another");
         button("Pour it back").click();
         assertThat(section("What came and went")).containsText("poured back");
     }
@@ -79,6 +88,17 @@ public class ShelfTest extends InBrowser {
         button("Keep it so").click();
         assertThat(main()).containsText("larder");
         accessible("a lot put right");
+    }
+
+    @Test
+    public void traceEndsWithWhoTookOfIt() {
+        go("/shelf");
+        link("B260614-1").first().click();
+        heading("Meadowsweet tincture").waitFor();
+        main().getByText("Trace", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(section("Who took of it")).containsText("Ilse Varga-Holm");
+        assertThat(section("Who took of it")).containsText("by mouth");
+        accessible("who took of a bottle");
     }
 
     @Test

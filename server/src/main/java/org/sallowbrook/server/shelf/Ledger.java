@@ -268,6 +268,9 @@ public class Ledger {
     /** What a dose takes out of the bottle, in its own unit; at most what is left. */
     public void pour(UUID id, UUID dose, double amount, LocalDate on) {
         Lot lot = reader.find(id);
+        if (lot.openedOn == null) {
+            lot.openedOn = on;
+        }
         change(lot, LotChange.What.DOSE, -Math.min(amount, lot.remaining), dose, on);
         lots.saveAndFlush(lot);
     }
