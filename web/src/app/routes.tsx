@@ -184,6 +184,10 @@ export const router = createBrowserRouter([
         path: 'dosing/courses/:id',
         lazy: async () => ({ Component: (await import('../dosing/Course')).Course }),
       },
+      {
+        path: 'tracing/:id/recall',
+        lazy: async () => ({ Component: (await import('../tracing/Recall')).Recall }),
+      },
       { path: 'tracing/:id?', lazy: async () => ({ Component: (await import('../tracing/Trace')).Trace }) },
     ],
   },

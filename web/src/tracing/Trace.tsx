@@ -21,7 +21,14 @@ export function Trace() {
     queryFn: () => ask(api.GET('/api/tracing/starts')),
   })
   return (
-    <Page title="Trace">
+    <Page
+      title="Trace"
+      actions={
+        (id ?? starts.data?.[0]?.id) && (
+          <ButtonLink to={`/tracing/${id ?? starts.data?.[0]?.id}/recall`}>To call back</ButtonLink>
+        )
+      }
+    >
       <Loaded query={starts}>
         {(all) => {
           const start = id ?? all[0]?.id

@@ -3,6 +3,7 @@ package org.sallowbrook.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
@@ -99,6 +100,9 @@ public class ShelfTest extends InBrowser {
         assertThat(section("Who took of it")).containsText("Ilse Varga-Holm");
         assertThat(section("Who took of it")).containsText("by mouth");
         accessible("who took of a bottle");
+        link("To call back").click();
+        assertThat(main()).containsText("8 times, 12 Jul 2026 to 14 Jul 2026");
+        accessible("a list to call back by");
     }
 
     @Test

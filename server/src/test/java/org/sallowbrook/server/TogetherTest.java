@@ -168,6 +168,32 @@ public class TogetherTest extends ServerTest {
     }
 
     @Test
+    public void whatIsCalledBackIsListedWithWhoHasIt() {
+        UUID jar = bought(ilse, "LEAF", 40, 30);
+        String list = "/api/tracing/lots/" + jar + "/recall";
+        assertThat(ilse.get(list).expect(200).toString()).contains("Nothing of it is set aside yet");
+        UUID part = id();
+        change(jar, "/api/shelf/lots/{id}/split", Map.of("id", part, "amount", 15, "jars", 1))
+                .expect(200);
+        change(part, "/api/shelf/lots/{id}/give", Map.of("holder", "a neighbour"))
+                .expect(200);
+        change(jar, "/api/tracing/lots/{id}/doubt", Map.of("reason", "smells of hay"))
+                .expect(200);
+        assertThat(ilse.get(list).expect(200).toString())
+                .contains("Why: smells of hay")
+                .contains(lot(part).path("code").asString())
+                .contains("15 g, with a neighbour")
+                .contains("25 g, ")
+                .contains("Ask all the same");
+        // What is doubted comes back whatever is held against it, and is then listed as here.
+        change(part, "/api/shelf/lots/{id}/give", Map.of("holder", "")).expect(200);
+        assertThat(ilse.get(list).expect(200).toString())
+                .contains("Nobody has any of it")
+                .doesNotContain("with a neighbour");
+        as("lantern").get(list).expect(404);
+    }
+
+    @Test
     public void traceSaysWhoTookOfAPlantAndWhen() {
         String path = "/api/tracing/lots/" + chain.stand + "/taken";
         assertThat(ilse.get(path).expect(200).body().path("times").asInt()).isZero();
@@ -181,6 +207,10 @@ public class TogetherTest extends ServerTest {
         assertThat(taken.path("courseId").asString()).isEqualTo(chain.course.toString());
         assertThat(taken.path("unit").asString()).isEqualTo("mL");
         assertThat(taken.path("amount").asDouble()).isPositive();
+        assertThat(ilse.get("/api/tracing/lots/" + chain.stand + "/recall")
+                        .expect(200)
+                        .toString())
+                .contains("once, on ");
         // Of the basket that was picked another day nothing was taken.
         assertThat(ilse.get("/api/tracing/lots/" + chain.basket + "/taken")
                         .expect(200)

@@ -83,6 +83,10 @@ public class TakenOfLots {
             from taken t join person p on p.id = t.person_id join lot l on l.id = t.lot_id
             order by t.on_day desc, t.id desc limit :most offset :skip""";
 
+    private static final String PEOPLE = TAKEN + """
+            select p.name as person, count(*) as times, min(t.on_day) as first_on, max(t.on_day) as last_on
+            from taken t join person p on p.id = t.person_id group by p.id, p.name order by max(t.on_day) desc, p.name""";
+
     private static final String SUM =
             TAKEN + "select count(distinct person_id) as people, count(*) as times from taken";
 
@@ -90,6 +94,18 @@ public class TakenOfLots {
 
     TakenOfLots(JdbcClient jdbc) {
         this.jdbc = jdbc;
+    }
+
+    /** @param times how often, over all days */
+    public record OfPerson(String person, int times, LocalDate firstOn, LocalDate lastOn) {}
+
+    /** Everybody who took of them, who did so last first. */
+    public List<OfPerson> people(Collection<UUID> lots) {
+        return jdbc.sql(PEOPLE)
+                .param("lots", lots.toArray(UUID[]::new))
+                .param("household", Member.current().householdId())
+                .query(OfPerson.class)
+                .list();
     }
 
     /** @param page from 0 */

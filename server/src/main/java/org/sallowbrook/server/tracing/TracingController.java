@@ -6,11 +6,15 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
+import org.sallowbrook.server.documents.Paper;
+import org.sallowbrook.server.documents.Sheet;
 import org.sallowbrook.server.dosing.TakenOfLots;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,7 +33,10 @@ class TracingController {
     private final TracingService tracing;
     private final ShelfService shelf;
 
-    TracingController(TracingService tracing, ShelfService shelf) {
+    private final RecallSheet recall;
+
+    TracingController(TracingService tracing, ShelfService shelf, RecallSheet recall) {
+        this.recall = recall;
         this.shelf = shelf;
         this.tracing = tracing;
     }
@@ -55,6 +62,17 @@ class TracingController {
     @GetMapping("/lots/{id}/taken")
     TakenOfLots.Page taken(@PathVariable UUID id, @RequestParam(defaultValue = "0") int page) {
         return tracing.taken(id, page);
+    }
+
+    /** What must come back, where it is and who has it; ticked off by hand. */
+    @GetMapping("/lots/{id}/recall")
+    Sheet recall(@PathVariable UUID id) {
+        return recall.of(id);
+    }
+
+    @GetMapping(value = "/lots/{id}/recall.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> recallPdf(@PathVariable UUID id) {
+        return Paper.response(recall.of(id), "to-call-back");
     }
 
     @PostMapping("/stands/{id}/doubt")

@@ -127,6 +127,15 @@ public class TracingService {
                 down.size() - shown.size());
     }
 
+    /** This first, then all that was made of it, each judged over its whole descent. */
+    @Transactional(readOnly = true)
+    public List<LotView> reached(UUID lotId) {
+        List<LotView> all = new ArrayList<>();
+        all.add(shelf.lot(lotId));
+        all.addAll(shelf.lots(reach(DOWNSTREAM, lotId)));
+        return all;
+    }
+
     /** What of it, and of all that was made of it, people took or put on their skin; the latest first. */
     @Transactional(readOnly = true)
     public TakenOfLots.Page taken(UUID lotId, int page) {
