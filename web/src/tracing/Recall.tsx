@@ -22,6 +22,7 @@ export function Recall() {
     queryKey: ['trace', id, true],
     queryFn: () => ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id }, query: { all: true } } })),
   })
+  const here = trace.data?.lots.find((l) => l.id === id)
   const out = (trace.data?.lots ?? []).filter(
     (l) => l.holder && l.remaining > 0 && (l.id === id || trace.data?.downstream.includes(l.id)),
   )
@@ -31,6 +32,11 @@ export function Recall() {
       actions={
         <>
           <ButtonLink to={`/tracing/${id}`}>Trace</ButtonLink>
+          {here && (
+            <ButtonLink to={here.stage === 'STAND' ? `/field/stands/${id}` : `/shelf/${id}`}>
+              Its page, to doubt or clear it
+            </ButtonLink>
+          )}
           <OnPaper href={`/api/tracing/lots/${id}/recall.pdf`}>On paper (PDF)</OnPaper>
         </>
       }

@@ -210,7 +210,8 @@ public class TogetherTest extends ServerTest {
         assertThat(ilse.get("/api/tracing/lots/" + chain.stand + "/recall")
                         .expect(200)
                         .toString())
-                .contains("once, on ");
+                .contains("once, on ")
+                .contains("Whose course it is or was");
         // Of the basket that was picked another day nothing was taken.
         assertThat(ilse.get("/api/tracing/lots/" + chain.basket + "/taken")
                         .expect(200)

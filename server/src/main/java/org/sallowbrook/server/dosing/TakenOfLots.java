@@ -87,6 +87,12 @@ public class TakenOfLots {
             select p.name as person, count(*) as times, min(t.on_day) as first_on, max(t.on_day) as last_on
             from taken t join person p on p.id = t.person_id group by p.id, p.name order by max(t.on_day) desc, p.name""";
 
+    private static final String COURSES = """
+            select p.name as person, l.name, l.code, c.start_on, c.last_day
+            from course c join person p on p.id = c.person_id join lot l on l.id = c.lot_id
+            where c.household_id = :household and c.lot_id = any(cast(:lots as uuid[]))
+            order by c.last_day desc, p.name, c.id""";
+
     private static final String SUM =
             TAKEN + "select count(distinct person_id) as people, count(*) as times from taken";
 
@@ -105,6 +111,18 @@ public class TakenOfLots {
                 .param("lots", lots.toArray(UUID[]::new))
                 .param("household", Member.current().householdId())
                 .query(OfPerson.class)
+                .list();
+    }
+
+    /** Somebody's course of one of them, ticked off or not: who lives elsewhere ticks nothing. */
+    public record OnCourse(String person, String name, String code, LocalDate startOn, LocalDate lastDay) {}
+
+    /** Whose courses are or were of them, the latest first. */
+    public List<OnCourse> courses(Collection<UUID> lots) {
+        return jdbc.sql(COURSES)
+                .param("lots", lots.toArray(UUID[]::new))
+                .param("household", Member.current().householdId())
+                .query(OnCourse.class)
                 .list();
     }
 

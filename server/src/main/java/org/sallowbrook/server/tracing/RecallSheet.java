@@ -64,8 +64,8 @@ class RecallSheet {
                     gone == 1 ? "One more lot of it is used up." : gone + " more lots of it are used up.",
                     Sheet.Tone.SOFT);
         }
-        List<TakenOfLots.OfPerson> took =
-                takenOf.people(all.stream().map(LotView::id).toList());
+        List<UUID> ids = all.stream().map(LotView::id).toList();
+        List<TakenOfLots.OfPerson> took = takenOf.people(ids);
         sheet.heading("Who took of it");
         if (took.isEmpty()) {
             sheet.text("Nobody, as far as was ticked off or noted. Ask all the same.");
@@ -74,6 +74,16 @@ class RecallSheet {
                     .map(p -> new Sheet.Row(Sheet.OPEN + p.person(), when(p)))
                     .toList());
         }
+        List<TakenOfLots.OnCourse> courses = takenOf.courses(ids);
+        if (!courses.isEmpty()) {
+            sheet.heading("Whose course it is or was")
+                    .rows(courses.stream()
+                            .map(c -> new Sheet.Row(
+                                    Sheet.OPEN + c.person(),
+                                    c.name() + " " + c.code() + ", " + Words.day(c.startOn()) + " to "
+                                            + Words.day(c.lastDay())))
+                            .toList());
+        }
         HouseholdService.WhomToCall call = household.whomToCall();
         return sheet.heading("What to say")
                 .points(List.of(
@@ -81,10 +91,8 @@ class RecallSheet {
                         "Has anybody taken of it or put it on? How much, when last, and how are they?",
                         "Is any left? Was any of it given on, and to whom?",
                         "Whoever feels ill in any way: do not wait. Take the jar or bottle along."))
-                .text(
-                        "Emergency: " + orBlank(call.emergencyNumber()) + "    Poison centre: "
-                                + orBlank(call.poisonCentre()),
-                        Sheet.Tone.LARGE)
+                .text("Emergency: " + orBlank(call.emergencyNumber()), Sheet.Tone.LARGE)
+                .text("Poison centre: " + orBlank(call.poisonCentre()), Sheet.Tone.LARGE)
                 .done();
     }
 
