@@ -49,6 +49,7 @@ public class ShelfTest extends InBrowser {
         button("Fill them from it").click();
         assertThat(section("What came and went")).containsText("between two jars");
         assertThat(section("What it is")).containsText("of 150");
+        assertThat(button("Pour it back")).isVisible();
         button("Together with another").click();
         assertThat(main()).containsText("what is found out about either reaches it");
         accessible("two jars of the same");
