@@ -33,7 +33,9 @@ export function NotesOf({ of }: { of?: Thing }) {
         <p className="text-soft mt-2">
           {packed
             ? 'The latest as they were packed; older ones can be read when the line is back.'
-            : 'What was written down before can be read again when the line is back.'}
+            : notes.data
+              ? 'As they were when they were read last.'
+              : 'What was written down before can be read again when the line is back.'}
         </p>
       )}
       <ul className="mt-2">

@@ -114,6 +114,19 @@ public class TogetherTest extends ServerTest {
     }
 
     @Test
+    public void whatHoldsSomethingAgainIsNotFilledTwice() {
+        UUID a = bought(ilse, "LEAF", 40, 30);
+        UUID both = id();
+        pour(a, bought(ilse, "LEAF", 20, 30), both).expect(200);
+        change(a, "/api/shelf/lots/{id}/count", Map.of("id", id(), "amount", 3, "on", today(), "reason", "a rest"))
+                .expect(200);
+        assertThat(change(both, "/api/shelf/lots/{id}/apart", Map.of()).status())
+                .isEqualTo(409);
+        assertThat(lot(a).path("remaining").asDouble()).isEqualTo(3);
+        assertThat(lot(both).path("remaining").asDouble()).isEqualTo(60);
+    }
+
+    @Test
     public void ofWhichSomethingWasTakenIsNotPouredBack() {
         UUID both = id();
         pour(bought(ilse, "LEAF", 40, 30), bought(ilse, "LEAF", 20, 30), both).expect(200);

@@ -217,6 +217,10 @@ public class Ledger {
         for (LotChange change : changes.findAllBySubjectId(both.id)) {
             if (change.what == LotChange.What.TOGETHER) {
                 Lot one = reader.find(change.lotId);
+                if (one.remaining > 0) {
+                    throw new Problem.Conflict(one.name + " (" + one.code
+                            + ") was counted since and holds something; count that to nothing first.");
+                }
                 one.remaining = one.remaining - change.delta;
                 lots.save(one);
                 lines.add(change);
