@@ -6,6 +6,7 @@ import { Notes } from '../notes/Notes'
 import { ButtonLink } from '../ui/controls'
 import { only } from '../ui/may'
 import { Section } from '../ui/page'
+import { OnPaper } from '../ui/Sheet'
 import { Borne, NoteReaction } from './Reactions'
 
 /** Somebody's page, with what they bore and did not bear. */
@@ -16,6 +17,12 @@ export function Somebody() {
         <div className="mt-4 grid gap-4 lg:grid-cols-2">
           <Borne person={p} />
           <Noticed person={p} />
+          <Section title="For a doctor or pharmacist">
+            <p className="text-soft mb-2">
+              What {p.name} takes, took and bore, with botanical names and amounts; nothing of anybody else.
+            </p>
+            <OnPaper href={`/api/dosing/people/${p.id}/records.pdf`}>On paper (PDF)</OnPaper>
+          </Section>
           <Notes of={{ about: 'PERSON', id: p.id, name: p.name }} />
         </div>
       )}

@@ -57,13 +57,6 @@ export function StageOfIt({
       <legend className="float-left w-full text-xl font-semibold">What is it doing now?</legend>
       <p className="text-soft clear-both text-sm">
         Look at the plant itself, not at the calendar. Nothing is named until you ask what it all says.
-        {taxa.data && (
-          <>
-            {' '}
-            It is held against {taxa.data.length} cards: plants that are gathered, and what is taken for them.
-            Most plants have no card; of those it can only say that they are none of these.
-          </>
-        )}
       </p>
       <div className="mt-2 grid gap-2 sm:grid-cols-2">
         {STAGES[group].map((s) => (
@@ -74,11 +67,18 @@ export function StageOfIt({
                 {HINT[s]}
                 {s === most && ' (most plants, this month)'}
               </span>
-              {certainty(s) && <span className="text-soft block text-sm font-normal">{certainty(s)}</span>}
+              {/* Its line is there before its words are: what jumps under a thumb loses the touch. */}
+              <span className="text-soft block text-sm font-normal">{certainty(s) ?? '\u00a0'}</span>
             </span>
           </Button>
         ))}
       </div>
+      {taxa.data && (
+        <p className="text-soft mt-2 text-sm">
+          It is held against {taxa.data.length} cards: plants that are gathered, and what is taken for them.
+          Most plants have no card; of those it can only say that they are none of these.
+        </p>
+      )}
       {group === 'PLANT' && (
         <p className="mt-3 flex flex-wrap gap-x-4 text-sm">
           <span>To fill in outside, with a pencil:</span>

@@ -50,6 +50,16 @@ public class HelpTest extends ServerTest {
         assertThat(paper(ilse, "/api/dosing/help.pdf")).doesNotContain("stinging nettle");
         assertThat(paper(ilse, "/api/dosing/courses/" + chain.course + "/card.pdf"))
                 .contains("Stop and get help at", DangerSigns.TODAY.get(0), "lot ");
+        String records = paper(ilse, path + "/records.pdf");
+        assertThat(records)
+                .contains("One dose ticked off, 1 mL in all", "stinging nettle (Urtica dioica), leaf", "by mouth")
+                .contains("borne")
+                .contains("Plants used as they were", "Nothing is on record.");
+        for (JsonNode other : ilse.get("/api/people").expect(200).body()) {
+            if (!other.path("id").asString().equals(chain.person)) {
+                assertThat(records).doesNotContain(other.path("name").asString());
+            }
+        }
         as("lantern").get("/api/dosing/help.pdf?person=" + chain.person).expect(404);
         as("lantern").get("/api/dosing/courses/" + chain.course + "/card.pdf").expect(404);
         as("corwen").post(path + "/stop", Map.of()).expect(403);

@@ -95,7 +95,12 @@ public class SafetyOfAccessTest extends ServerTest {
             {"/api/dosing/courses/%s/card", "/api/dosing/courses"},
             {"/api/dosing/courses/%s/card.pdf", "/api/dosing/courses"},
             {"/api/dosing/help.pdf?person=%s", "/api/people"},
+            {"/api/dosing/people/%s/records.pdf", "/api/people"},
             {"/api/tracing/lots/%s", "/api/shelf/lots"},
+            {"/api/tracing/lots/%s/taken", "/api/shelf/lots"},
+            {"/api/tracing/lots/%s/recall", "/api/shelf/lots"},
+            {"/api/tracing/lots/%s/recall.pdf", "/api/shelf/lots"},
+            {"/api/shelf/lots/%s/together", "/api/shelf/lots"},
             {"/api/people/%s", "/api/people"},
         };
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -17,6 +18,8 @@ interface Courses extends JpaRepository<CourseEntity, UUID> {
     @Query("select c from CourseEntity c where c.status <> :running or c.lastDay < :day"
             + " order by c.startOn desc, c.id desc")
     Slice<CourseEntity> over(CourseEntity.Status running, LocalDate day, Pageable page);
+
+    List<CourseEntity> findAllByPersonIdOrderByStartOnDescIdDesc(UUID personId, Limit most);
 
     List<CourseEntity> findAllByFollowsIdInOrderByStartOn(Collection<UUID> followsIds);
 

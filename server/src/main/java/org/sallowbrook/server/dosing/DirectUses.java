@@ -5,12 +5,15 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DirectUses extends JpaRepository<DirectUse, UUID> {
     List<DirectUse> findAllByPersonIdInAndOnDayGreaterThanEqual(Collection<UUID> personIds, LocalDate from);
+
+    List<DirectUse> findAllByPersonIdOrderByOnDayDescIdDesc(UUID personId, Limit most);
 
     List<DirectUse> findAllByPersonIdAndNotedAtGreaterThan(UUID personId, Instant since);
 

@@ -19,8 +19,10 @@ class DosingPapers {
 
     private final DoseCard card;
     private final HelpSheet help;
+    private final PersonSheet person;
 
-    DosingPapers(DoseCard card, HelpSheet help) {
+    DosingPapers(DoseCard card, HelpSheet help, PersonSheet person) {
+        this.person = person;
         this.card = card;
         this.help = help;
     }
@@ -33,6 +35,12 @@ class DosingPapers {
     @GetMapping(value = "/courses/{id}/card.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> cardOnPaper(@PathVariable UUID id) {
         return Paper.response(card.of(id), "dose-card");
+    }
+
+    /** All that is on record of one person, for a doctor. */
+    @GetMapping(value = "/people/{id}/records.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> recordsOnPaper(@PathVariable UUID id) {
+        return Paper.response(person.of(id), "records");
     }
 
     @GetMapping(value = "/help.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

@@ -169,13 +169,14 @@ public class HelpService {
                 t.amount(),
                 lot == null ? "mL" : lot.unit(),
                 t.way(),
-                product == null
-                        ? List.of()
-                        : product.herbs().stream()
-                                .sorted(Comparator.comparingDouble(Product.Herb::fraction)
-                                        .reversed())
-                                .map(h -> h.taxon().commonName() + " ("
-                                        + h.taxon().name() + "), " + Words.lower(h.part()))
-                                .toList());
+                product == null ? List.of() : herbs(product));
+    }
+
+    /** With botanical names and parts, the most of it first. */
+    static List<String> herbs(Product product) {
+        return product.herbs().stream()
+                .sorted(Comparator.comparingDouble(Product.Herb::fraction).reversed())
+                .map(h -> h.taxon().commonName() + " (" + h.taxon().name() + "), " + Words.lower(h.part()))
+                .toList();
     }
 }

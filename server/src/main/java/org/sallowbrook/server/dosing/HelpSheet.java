@@ -89,14 +89,14 @@ class HelpSheet {
         sheet.text("Taken in the last seven days", Sheet.Tone.GRAVE).rows(rows);
     }
 
-    private static String who(PeopleService.PersonView p) {
+    static String who(PeopleService.PersonView p) {
         return p.name() + ", " + Words.figure(p.ageYears()) + " years"
                 + (p.weightKg() == null ? "" : ", " + Words.figure(p.weightKg()) + " kg")
                 + (p.trimester() == null ? "" : ", expecting, trimester " + p.trimester())
                 + (p.breastFeeding() ? ", breast-feeding" : "");
     }
 
-    private static String orAsk(Stream<String> words) {
+    static String orAsk(Stream<String> words) {
         String said = words.collect(Collectors.joining(", "));
         return said.isEmpty() ? "none on record; ask." : said + ".";
     }

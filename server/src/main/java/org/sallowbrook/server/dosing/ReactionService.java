@@ -67,7 +67,7 @@ public class ReactionService {
     /** @param findings what is to be done now */
     public record Noted(ReactionView reaction, Boolean courseEnded, List<Finding> findings) {}
 
-    private static final int SHOWN = 50;
+    static final int SHOWN = 50;
 
     private final Reactions reactions;
     private final Tolerance tolerance;
