@@ -51,7 +51,6 @@ function Pour({ lot, others, onDone }: { lot: LotView; others: LotView[]; onDone
       await go(`/shelf/${both.id}`)
     },
   })
-  const dates = [lot.bestBefore, other?.bestBefore].filter((d) => d != null).sort()
   return (
     <form
       noValidate
@@ -79,9 +78,8 @@ function Pour({ lot, others, onDone }: { lot: LotView; others: LotView[]; onDone
       />
       {other && (
         <p>
-          {figure(lot.remaining + other.remaining)} {lot.unit} together
-          {dates[0] ? `, best before ${date(dates[0])}: the earlier of both counts` : ''}. It gets a code and
-          a label of its own; what is found out about either reaches it.
+          All of both goes into it. The earlier date counts, and of all else the weaker. It gets a code and a
+          label of its own; what is found out about either reaches it.
         </p>
       )}
       <ProblemNotice error={pour.error} />

@@ -19,8 +19,9 @@ export function Recall() {
     queryFn: () => ask(api.GET('/api/tracing/lots/{id}/recall', path)),
   })
   const trace = useQuery({
-    queryKey: ['trace', id, true],
-    queryFn: () => ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id }, query: { all: true } } })),
+    queryKey: ['trace', id, false],
+    queryFn: () =>
+      ask(api.GET('/api/tracing/lots/{id}', { params: { path: { id }, query: { all: false } } })),
   })
   const here = trace.data?.lots.find((l) => l.id === id)
   const out = (trace.data?.lots ?? []).filter(

@@ -114,6 +114,7 @@ function HowLong({
       {typed !== undefined && (
         <NumberInput
           label={`Minutes${label.slice('For how long'.length)}`}
+          hint="empty: as usual"
           value={typed}
           onChange={(v) => {
             setTyped(v)

@@ -19,6 +19,7 @@ public class TakenOfLots {
 
     private static final int PAGE = 40;
     private static final int LAST = 10_000;
+    private static final int MOST_COURSES = 100;
 
     /**
      * @param id of the dose or the use
@@ -91,7 +92,7 @@ public class TakenOfLots {
             select p.name as person, l.name, l.code, c.start_on, c.last_day
             from course c join person p on p.id = c.person_id join lot l on l.id = c.lot_id
             where c.household_id = :household and c.lot_id = any(cast(:lots as uuid[]))
-            order by c.last_day desc, p.name, c.id""";
+            order by c.last_day desc, p.name, c.id limit :most""";
 
     private static final String SUM =
             TAKEN + "select count(distinct person_id) as people, count(*) as times from taken";
@@ -122,6 +123,7 @@ public class TakenOfLots {
         return jdbc.sql(COURSES)
                 .param("lots", lots.toArray(UUID[]::new))
                 .param("household", Member.current().householdId())
+                .param("most", MOST_COURSES)
                 .query(OnCourse.class)
                 .list();
     }

@@ -27,10 +27,10 @@ interface NoteEntities extends JpaRepository<NoteEntity, UUID> {
     /** The latest of each thing of a kind. Native, so it carries its household. */
     @Query(
             nativeQuery = true,
-            value = "select id from (select id, row_number() over"
+            value = "select id from (select id, on_day, row_number() over"
                     + " (partition by about_id order by on_day desc, id desc) as nth from note"
                     + " where household_id = :household and about = :about and thrown_away_at is null) latest"
-                    + " where nth <= :each limit :most")
+                    + " where nth <= :each order by on_day desc, id desc limit :most")
     List<UUID> latestOfEach(UUID household, String about, int each, int most);
 
     /** Where somebody means to come back and has not yet. */

@@ -44,6 +44,8 @@ interface Lots extends JpaRepository<Lot, UUID> {
             LocalDate until,
             LocalDate desiccantBefore);
 
+    List<Lot> findAllByIdInAndRemainingGreaterThan(Collection<UUID> ids, double least);
+
     @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
     List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
 

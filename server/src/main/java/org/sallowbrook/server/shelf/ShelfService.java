@@ -230,6 +230,16 @@ public class ShelfService implements UsesTaxon, DueSource {
         return reader.views(ids);
     }
 
+    /** Of these, what there is something left of. */
+    @Transactional(readOnly = true)
+    public List<LotView> left(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : lots.findAllByIdInAndRemainingGreaterThan(ids, 0).stream()
+                        .map(reader::view)
+                        .toList();
+    }
+
     /** Of these, what is not used up, or made in the last so many months. */
     @Transactional(readOnly = true)
     public List<UUID> thereOrMadeWithin(Collection<UUID> ids, int months) {

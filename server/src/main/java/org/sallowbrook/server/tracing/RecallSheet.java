@@ -35,10 +35,10 @@ class RecallSheet {
 
     @Transactional(readOnly = true)
     Sheet of(UUID lotId) {
-        List<LotView> all = tracing.reached(lotId);
-        LotView lot = all.get(0);
-        List<LotView> there = all.stream()
-                .filter(l -> l.stage() != Stage.STAND && l.remaining() > 0)
+        TracingService.Reached reached = tracing.reached(lotId);
+        LotView lot = reached.lot();
+        List<LotView> there = reached.left().stream()
+                .filter(l -> l.stage() != Stage.STAND)
                 .sorted(Comparator.comparing(LotView::name).thenComparing(LotView::code))
                 .toList();
         Sheet.Builder sheet = Sheet.a4("To call back: " + called(lot)).text(Words.day(people.today()), Sheet.Tone.SOFT);
@@ -56,16 +56,13 @@ class RecallSheet {
                 there.stream().filter(l -> l.holder() == null).toList(),
                 l -> l.place().isBlank() ? "place not noted" : l.place(),
                 "Nothing of it is left here.");
-        long gone = all.stream()
-                .filter(l -> l.stage() != Stage.STAND && l.remaining() <= 0)
-                .count();
+        int gone = reached.ids().size() - there.size() - (lot.stage() == Stage.STAND ? 1 : 0);
         if (gone > 0) {
             sheet.text(
                     gone == 1 ? "One more lot of it is used up." : gone + " more lots of it are used up.",
                     Sheet.Tone.SOFT);
         }
-        List<UUID> ids = all.stream().map(LotView::id).toList();
-        List<TakenOfLots.OfPerson> took = takenOf.people(ids);
+        List<TakenOfLots.OfPerson> took = takenOf.people(reached.ids());
         sheet.heading("Who took of it");
         if (took.isEmpty()) {
             sheet.text("Nobody, as far as was ticked off or noted. Ask all the same.");
@@ -74,7 +71,7 @@ class RecallSheet {
                     .map(p -> new Sheet.Row(Sheet.OPEN + p.person(), when(p)))
                     .toList());
         }
-        List<TakenOfLots.OnCourse> courses = takenOf.courses(ids);
+        List<TakenOfLots.OnCourse> courses = takenOf.courses(reached.ids());
         if (!courses.isEmpty()) {
             sheet.heading("Whose course it is or was")
                     .rows(courses.stream()

@@ -127,13 +127,21 @@ public class TracingService {
                 down.size() - shown.size());
     }
 
-    /** This first, then all that was made of it, each judged over its whole descent. */
+    /**
+     * What a call-back reaches.
+     *
+     * @param lot judged over its whole descent
+     * @param ids it and all that was made of it, used up or not
+     * @param left of these what there is something left of
+     */
+    public record Reached(LotView lot, List<UUID> ids, List<LotView> left) {}
+
     @Transactional(readOnly = true)
-    public List<LotView> reached(UUID lotId) {
-        List<LotView> all = new ArrayList<>();
-        all.add(shelf.lot(lotId));
-        all.addAll(shelf.lots(reach(DOWNSTREAM, lotId)));
-        return all;
+    public Reached reached(UUID lotId) {
+        LotView lot = shelf.lot(lotId);
+        List<UUID> ids = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        ids.add(lotId);
+        return new Reached(lot, ids, shelf.left(ids));
     }
 
     /** What of it, and of all that was made of it, people took or put on their skin; the latest first. */

@@ -345,7 +345,7 @@ public final class Tea {
                             "STANDS_TOO_LONG",
                             "Drawing for " + Words.lasting(stood(herbs)) + " in the room it stands longer than the "
                                     + Words.figure(ROOM_HOURS) + " hours that any cooked food may.",
-                            "Let it draw in the refrigerator, or keep it hot, above 60 °C, in a vacuum flask; drink it the same day."));
+                            "Let it draw in the refrigerator, or keep it hot, above 60 °C, in a vacuum flask; use it the same day."));
         }
         List<Step> timeline = timeline(herbs);
         double ready = timeline.get(timeline.size() - 1).minute();
