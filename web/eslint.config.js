@@ -16,6 +16,7 @@ const rooms = [
   'tracing',
   'calendar',
   'planning',
+  'archive',
   'search',
 ]
 

@@ -7,7 +7,7 @@ import { VitePWA } from 'vite-plugin-pwa'
 
 // Views that reckon or keep order with the server's help, so without a line they are of no use: they come when they are opened.
 const AT_THE_DESK =
-  /\/src\/(making\/(tea|oil|salve|tincture|dry|kept)|tracing|herbarium\/(own|NewPlant)|dosing\/(NewCourse|CourseFields)|household\/(Household|Schools)|shelf\/(StockTake|Labels|Vessels)|field\/Train|calendar\/InCalendar|planning\/(Year|FirstYear|AsLastYear|ForNeed|Weeks|Means|WishForm|year))/
+  /\/src\/(making\/(tea|oil|salve|tincture|dry|kept)|tracing|herbarium\/(own|NewPlant)|dosing\/(NewCourse|CourseFields)|household\/(Household|Schools)|shelf\/(StockTake|Labels|Vessels)|field\/Train|calendar\/InCalendar|archive|planning\/(Year|FirstYear|AsLastYear|ForNeed|Weeks|Means|WishForm|year))/
 
 export default defineConfig({
   plugins: [

@@ -82,10 +82,17 @@ const tell = (there: boolean) => dispatchEvent(new CustomEvent(LINE, { detail: t
 /** A line that hangs is a line that is gone: so long an answer is waited for. Pictures and files go up slowly. */
 const PATIENCE_MS = 15_000
 const UPLOAD_PATIENCE_MS = 180_000
+/** All records of a household with their pictures; whoever waits can stop it. */
+const ARCHIVE_PATIENCE_MS = 3_600_000
+
+const patienceOf = (request: Request) => {
+  if (new URL(request.url).pathname.startsWith('/api/archive/')) return ARCHIVE_PATIENCE_MS
+  const upload = request.headers.get('Content-Type')?.startsWith('multipart/') ?? false
+  return upload ? UPLOAD_PATIENCE_MS : PATIENCE_MS
+}
 
 const timed = (request: Request) => {
-  const upload = request.headers.get('Content-Type')?.startsWith('multipart/') ?? false
-  const patience = AbortSignal.timeout(upload ? UPLOAD_PATIENCE_MS : PATIENCE_MS)
+  const patience = AbortSignal.timeout(patienceOf(request))
   return fetch(new Request(request, { signal: AbortSignal.any([request.signal, patience]) }))
 }
 

@@ -71,6 +71,10 @@ export const router = createBrowserRouter([
         path: 'calendar',
         lazy: async () => ({ Component: (await import('../calendar/InCalendar')).InCalendar }),
       },
+      {
+        path: 'archive',
+        lazy: async () => ({ Component: (await import('../archive/Archive')).Archive }),
+      },
       { path: 'year', lazy: async () => ({ Component: (await import('../planning/Year')).Year }) },
       { path: 'basket', lazy: async () => ({ Component: (await import('../planning/Basket')).BasketPage }) },
       { path: 'search', lazy: async () => ({ Component: (await import('../search/Search')).Search }) },

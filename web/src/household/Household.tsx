@@ -19,7 +19,15 @@ export function Household() {
   const session = useSession()
   const keeper = session.data?.role === 'KEEPER'
   return (
-    <Page title="Household" actions={<ButtonLink to="/schools">How this household works</ButtonLink>}>
+    <Page
+      title="Household"
+      actions={
+        <>
+          {keeper && <ButtonLink to="/archive">All records, out and back</ButtonLink>}
+          <ButtonLink to="/schools">How this household works</ButtonLink>
+        </>
+      }
+    >
       <div className="grid gap-4 lg:grid-cols-2">
         <div className="space-y-4">
           <Settings keeper={keeper} />

@@ -60,6 +60,11 @@ const PAGES: PageOf[] = [
     words:
       'backup copy restore members password accounts emergency numbers region place time zone light export data file settings',
   },
+  {
+    to: '/archive',
+    name: 'All records, out and back',
+    words: 'archive export import zip file csv table spreadsheet move other machine delete household keep',
+  },
   { to: '/tracing', name: 'Trace', words: 'where from which plant recall doubt upstream' },
   ...KINDS.map((k) => ({ to: `/making/${k.path}`, name: k.name, words: `${k.says} ${k.group} make` })),
 ]

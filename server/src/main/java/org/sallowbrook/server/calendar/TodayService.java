@@ -66,7 +66,10 @@ public class TodayService {
     private List<Due> until(LocalDate today, Instant now) {
         DueSource.Span span = new DueSource.Span(today.minusDays(STILL_TOLD_DAYS), today, today, now, people.zone());
         return between(span).stream()
-                .sorted(Comparator.comparing(Due::kind).thenComparing(Due::at))
+                .sorted(Comparator.comparing(Due::kind)
+                        .thenComparing(Due::at)
+                        .thenComparing(Due::due)
+                        .thenComparing(Due::title))
                 .toList();
     }
 

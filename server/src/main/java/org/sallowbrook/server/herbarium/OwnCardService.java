@@ -163,6 +163,11 @@ public class OwnCardService {
         return view(taxon.id(), yaml);
     }
 
+    /** @throws InvalidInput for what could not be saved */
+    Taxon check(String yaml) {
+        return readAndCheck(yaml, f -> "line " + f.line());
+    }
+
     /** Everything wrong at once: what the card itself gets wrong, and what it would weaken of a shipped one. */
     private Taxon readAndCheck(String yaml, Function<CardText.Fault, String> at) {
         Taxon taxon;

@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -183,6 +184,29 @@ public class HouseholdService {
         return settings();
     }
 
+    /**
+     * The settings that an archive brings into a household that has none of its own yet. Numbers to call stay where they were
+     * entered here.
+     */
+    public void takesOver(
+            String name,
+            String zone,
+            String region,
+            @Nullable Double latitude,
+            @Nullable Double elevationM,
+            WhomToCall numbers) {
+        Household h = household();
+        change(new SettingsRequest(
+                name,
+                zone,
+                region,
+                latitude,
+                elevationM,
+                null,
+                h.emergencyNumber.isEmpty() ? numbers.emergencyNumber() : null,
+                h.poisonCentre.isEmpty() ? numbers.poisonCentre() : null));
+    }
+
     /** For the page that is opened when something goes wrong. */
     @Transactional(readOnly = true)
     public WhomToCall whomToCall() {
@@ -316,15 +340,29 @@ public class HouseholdService {
     public void changePassword(PasswordRequest request, String sessionId, String address) {
         Password.check(Checks.begin(), "password", request.password()).done();
         Account account = account(Member.current().accountId());
-        Throttle.Tries tries = throttle.attempt("change " + account.username, address);
-        if (!passwords.matches(request.current(), account.passwordHash)) {
-            throw new org.sallowbrook.core.measure.InvalidInput(List.of(
-                    new org.sallowbrook.core.measure.InvalidInput.Violation("current", "is not your password")));
-        }
-        tries.right();
+        isMine(account, "current", request.current(), address);
         account.passwordHash = passwords.encode(request.password());
         accounts.saveAndFlush(account);
         endSessions(account.id, sessionId);
+    }
+
+    /** Whoever is signed in says their password once more. @throws InvalidInput at the field where it is another */
+    public void isMine(String field, String password, String address) {
+        isMine(account(Member.current().accountId()), field, password, address);
+    }
+
+    private void isMine(Account account, String field, String password, String address) {
+        Throttle.Tries tries = throttle.attempt("change " + account.username, address);
+        if (!passwords.matches(password, account.passwordHash)) {
+            throw new InvalidInput(List.of(new InvalidInput.Violation(field, "is not your password")));
+        }
+        tries.right();
+    }
+
+    /** Ends every session of every member. */
+    public void endAllSessions() {
+        accounts.findAllByHouseholdIdOrderByDisplayName(Member.current().householdId())
+                .forEach(a -> endSessions(a.id, null));
     }
 
     @Transactional(readOnly = true)

@@ -5,8 +5,8 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Locale;
 import java.util.concurrent.Semaphore;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -23,13 +23,15 @@ class AtOnce extends OncePerRequestFilter {
     /** Four for each connection: more would wait longer than the pool's patience. */
     private static final int MOST = 40;
 
+    private static final Pattern SLOW = Pattern.compile("multipart/|application/zip", Pattern.CASE_INSENSITIVE);
+
     private final Semaphore free = new Semaphore(MOST, true);
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String type = request.getContentType();
-        if (type != null && type.toLowerCase(Locale.ROOT).startsWith("multipart/")) {
+        if (type != null && SLOW.matcher(type).lookingAt()) {
             chain.doFilter(request, response);
             return;
         }

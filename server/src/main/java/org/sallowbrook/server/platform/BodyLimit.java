@@ -23,6 +23,11 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final Set<String> FILES = Set.of("/api/field/weather", "/api/field/ground/file");
 
+    /** All records of a household with their pictures; written to the disk as it comes. */
+    private static final String ARCHIVE = "/api/archive/readings";
+
+    private static final long MOST_ARCHIVE_BYTES = 2L * 1024 * 1024 * 1024;
+
     static final class TooLarge extends IOException {
         private static final long serialVersionUID = 1L;
     }
@@ -30,7 +35,8 @@ class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = FILES.contains(request.getRequestURI()) ? MOST_FILE_BYTES : MOST_BYTES;
+        String path = request.getRequestURI();
+        long most = path.equals(ARCHIVE) ? MOST_ARCHIVE_BYTES : FILES.contains(path) ? MOST_FILE_BYTES : MOST_BYTES;
         chain.doFilter(
                 new HttpServletRequestWrapper(request) {
                     @Override

@@ -55,7 +55,7 @@ class Guard {
                         .permitAll()
                         .requestMatchers("/api/session/**")
                         .authenticated()
-                        .requestMatchers("/api/household/members/**")
+                        .requestMatchers("/api/household/members/**", "/api/archive/**")
                         .hasRole("KEEPER")
                         .requestMatchers(
                                 HttpMethod.POST, "/api/calculators/**", "/api/training/**", "/api/making/batches/check")

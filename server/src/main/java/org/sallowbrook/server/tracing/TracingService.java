@@ -108,9 +108,9 @@ public class TracingService {
     @Transactional(readOnly = true)
     public TraceView trace(UUID lotId, boolean all) {
         LotView lot = shelf.lot(lotId);
-        List<UUID> up = reach(UPSTREAM, lotId);
+        Set<UUID> up = new HashSet<>(reach(UPSTREAM, lotId));
         List<UUID> down = reach(DOWNSTREAM, lotId);
-        List<UUID> shown = all ? down : recent(down);
+        Set<UUID> shown = new HashSet<>(all ? down : recent(down));
         Set<UUID> ids = new HashSet<>(up);
         ids.addAll(shown);
         ids.add(lotId);
@@ -122,8 +122,8 @@ public class TracingService {
                 shelf.links(ids).stream()
                         .filter(l -> ids.contains(l.from()) && ids.contains(l.to()))
                         .toList(),
-                up,
-                shown,
+                lots.stream().map(LotView::id).filter(up::contains).toList(),
+                lots.stream().map(LotView::id).filter(shown::contains).toList(),
                 down.size() - shown.size());
     }
 

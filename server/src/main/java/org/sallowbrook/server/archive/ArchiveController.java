@@ -1,0 +1,97 @@
+package org.sallowbrook.server.archive;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** All records out and back, and the end of a household; for the keeper. */
+@RestController
+@RequestMapping("/api/archive")
+class ArchiveController {
+
+    private static final String ZIP = "application/zip";
+    private static final String CSV = "text/csv;charset=UTF-8";
+
+    private final ArchiveService archive;
+
+    ArchiveController(ArchiveService archive) {
+        this.archive = archive;
+    }
+
+    @GetMapping(value = "/file", produces = ZIP)
+    ResponseEntity<Resource> file() throws IOException {
+        Path file = archive.write();
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf(ZIP))
+                .contentLength(Files.size(file))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(archive.fileName())
+                                .build()
+                                .toString())
+                .body(new InputStreamResource(Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE)));
+    }
+
+    @GetMapping("/lists")
+    List<ArchiveService.ListView> lists() {
+        return archive.lists();
+    }
+
+    @GetMapping(value = "/lists/{name}.csv", produces = CSV)
+    ResponseEntity<byte[]> list(
+            @PathVariable String name, @RequestParam(defaultValue = "POINT") Lists.Decimal decimal) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf(CSV))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name + ".csv")
+                                .build()
+                                .toString())
+                .body(archive.list(name, decimal));
+    }
+
+    /** What would happen if an archive were taken in; its body is the file. */
+    @PostMapping(value = "/readings", consumes = ZIP)
+    ArchiveService.ArchiveView read(HttpServletRequest request) throws IOException {
+        return archive.read(request.getInputStream(), request.getContentLengthLong());
+    }
+
+    @PostMapping("/readings/{id}")
+    ArchiveService.ReadInView take(@PathVariable UUID id, @RequestBody ArchiveService.ReadInRequest request) {
+        return archive.take(id, request);
+    }
+
+    @DeleteMapping("/readings/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forget(@PathVariable UUID id) {
+        archive.forget(id);
+    }
+
+    @PostMapping("/deletion")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@RequestBody ArchiveService.DeleteHouseholdRequest request, HttpServletRequest http) {
+        archive.delete(request, http.getRemoteAddr());
+    }
+}

@@ -1,0 +1,125 @@
+package org.sallowbrook.server.archive;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Which tables an archive holds, each before those that refer to it, and which it leaves out and why. */
+final class Tables {
+
+    /**
+     * @param of where it bears no household itself: the column that leads to what does, and that table
+     * @param left columns that stay behind
+     * @param picture whether each row has a picture, which is a file of its own in column "jpeg"
+     * @param name what one is called on the page, as SQL over its row; null where nobody would know one by its name
+     */
+    record Table(
+            String name,
+            String words,
+            @Nullable Of of,
+            Set<String> left,
+            boolean picture,
+            @Nullable String label) {
+
+        /** Whose it is, as a condition with one parameter. */
+        String mine() {
+            return of == null
+                    ? "household_id = ?"
+                    : of.column() + " in (select id from " + of.table() + " where household_id = ?)";
+        }
+
+        Table without(String... columns) {
+            return new Table(name, words, of, Set.of(columns), picture, label);
+        }
+    }
+
+    record Of(String column, String table) {}
+
+    static final List<Table> ALL = List.of(
+            table("account", "accounts").without("password_hash", "reset_hash", "reset_until"),
+            named("person", "people", "name"),
+            table("vessel", "vessels"),
+            table("second_observer", "second observers"),
+            named("own_card", "cards of your own", "taxon_id"),
+            table("figure_check", "figures looked up"),
+            table("household_school", "ways of this house"),
+            table("year_means", "means for a year"),
+            table("code_counter", "numbers given out"),
+            table("character_skill", "what was practised"),
+            table("training_box", "plants practised"),
+            table("weather_day", "days of weather"),
+            named("ground_shape", "shapes on the ground", "name"),
+            named("stand", "stands", "name || ', ' || place"),
+            table("stand_identification", "looks"),
+            table("tag", "tags"),
+            picture("photo", "pictures of stands"),
+            table("sighting", "sightings"),
+            table("stand_count", "counts of stands"),
+            table("stand_bears", "what stands bear"),
+            named("harvest", "harvests", "code"),
+            table("drying_run", "drying runs"),
+            table("weighing", "weighings"),
+            table("dry_test", "tests by hand"),
+            named("lot", "jars, bottles and what is in work", "name || ' ' || code"),
+            of("lot_herb", "herbs in them", "lot_id", "lot"),
+            of("lot_trait", "what they have in them", "lot_id", "lot"),
+            table("lot_link", "what was poured into what"),
+            table("lot_change", "lines of their books"),
+            table("batch", "batches"),
+            table("batch_step", "steps done"),
+            table("shake", "shakes"),
+            table("cold_spoon", "cold spoons"),
+            table("pan_weighing", "pans weighed"),
+            table("house_measure", "spoons and cups weighed"),
+            named("course", "courses", "coalesce(purpose, 'a course') || ' from ' || start_on"),
+            table("asked_after", "questions asked"),
+            table("diary", "diaries"),
+            table("diary_day", "days of diaries"),
+            table("dose_taken", "doses"),
+            table("direct_use", "plants used as they are"),
+            table("plant_trial", "first trials"),
+            table("contact", "touches"),
+            table("professional_answer", "answers of doctors and pharmacists"),
+            table("reaction", "reactions"),
+            named("wish", "wishes", "words"),
+            of("wish_herb", "herbs of wishes", "wish_id", "wish"),
+            table("planned_pick", "planned harvests"),
+            table("planned_wish", "wishes planned"),
+            named("note", "notes", "to_char(on_day, 'YYYY-MM-DD') || ' ' || left(words, 60)"),
+            picture("note_picture", "pictures of notes"),
+            table("loosened", "safeguards taken back"),
+            table("audit_entry", "what was acknowledged"));
+
+    /** Tables that stay behind, and why. */
+    static final Map<String, String> LEFT_OUT = Map.ofEntries(
+            Map.entry("household", "goes along in the head of the archive"),
+            Map.entry("household_change", "counts changes on one server"),
+            Map.entry("calendar_feed", "secret addresses on one server; they are made anew"),
+            Map.entry("countersignature", "a word given for ten minutes"),
+            Map.entry("received", "what devices have sent to one server"),
+            Map.entry("scale_placement", "what lies on the simulated scale"),
+            Map.entry("sign_in_bucket", "who guessed passwords on one server"),
+            Map.entry("spring_session", "who is signed in on one server"),
+            Map.entry("spring_session_attributes", "who is signed in on one server"),
+            Map.entry("demo_clock", "the simulated day"),
+            Map.entry("flyway_schema_history", "the database's own"));
+
+    private Tables() {}
+
+    private static Table table(String name, String words) {
+        return new Table(name, words, null, Set.of(), false, null);
+    }
+
+    private static Table named(String name, String words, String label) {
+        return new Table(name, words, null, Set.of(), false, label);
+    }
+
+    private static Table of(String name, String words, String column, String table) {
+        return new Table(name, words, new Of(column, table), Set.of(), false, null);
+    }
+
+    private static Table picture(String name, String words) {
+        return new Table(name, words, null, Set.of("jpeg"), true, null);
+    }
+}

@@ -1,0 +1,662 @@
+package org.sallowbrook.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.sallowbrook.server.household.SignIn;
+import org.sallowbrook.server.platform.Member;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** All records out and back: the same answers from another household, and nothing half read of a file that is not right. */
+public class ArchiveTest extends ServerTest {
+
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+    private static final String WHOSE = "our own, made on the old machine an hour ago";
+
+    @Autowired
+    SignIn signIn;
+
+    @Autowired
+    JdbcClient jdbc;
+
+    private Client another(String name) {
+        signIn.create(
+                new SignIn.SetupRequest("House of " + name, "Etc/UTC", "merrow", name, name, "merrow-demo"),
+                Member.Role.KEEPER);
+        return Client.of(port, name);
+    }
+
+    private static byte[] archive(Client keeper) {
+        return keeper.get("/api/archive/file").expect(200).raw().body();
+    }
+
+    private static Client.Answer read(Client keeper, byte[] archive) {
+        return keeper.send("POST", "/api/archive/readings", archive, "application/zip", null);
+    }
+
+    private static Client.Answer take(Client keeper, JsonNode reading, String me) {
+        Map<String, Object> said = new HashMap<>(Map.of("reason", WHOSE));
+        reading.path("accounts")
+                .valueStream()
+                .filter(a -> a.path("username").asString().equals(me))
+                .forEach(a -> said.put("me", a.path("id").asString()));
+        return keeper.post("/api/archive/readings/" + reading.path("id").asString(), said);
+    }
+
+    private static Map<String, byte[]> files(byte[] archive) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(archive))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                files.put(e.getName(), in.readAllBytes());
+            }
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return files;
+    }
+
+    private static byte[] zip(Map<String, byte[]> files) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                zip.putNextEntry(new ZipEntry(file.getKey()));
+                zip.write(file.getValue());
+            }
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    /** With sums that fit, so that what is refused is refused for what it says. */
+    private static byte[] summed(Map<String, byte[]> files) {
+        Map<String, byte[]> all = new LinkedHashMap<>(files);
+        all.remove("manifest");
+        String manifest = all.entrySet().stream()
+                .map(f -> sum(f.getValue()) + "  " + f.getKey() + "\n")
+                .collect(Collectors.joining());
+        all.put("manifest", manifest.getBytes(StandardCharsets.UTF_8));
+        return zip(all);
+    }
+
+    private static String sum(byte[] content) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static byte[] changed(byte[] archive, String file, UnaryOperator<String> change) {
+        Map<String, byte[]> files = files(archive);
+        String was = new String(files.get(file), StandardCharsets.UTF_8);
+        String is = change.apply(was);
+        assertThat(is).as("the change of " + file).isNotEqualTo(was);
+        files.put(file, is.getBytes(StandardCharsets.UTF_8));
+        return summed(files);
+    }
+
+    /** How many rows each table has of a household. */
+    private Map<String, Long> rows(Client keeper) {
+        UUID account = UUID.fromString(
+                keeper.get("/api/session").body().path("account").asString());
+        UUID household = jdbc.sql("select household_id from account where id = ?")
+                .param(account)
+                .query(UUID.class)
+                .single();
+        Map<String, Long> rows = new LinkedHashMap<>();
+        for (String table : tables("household_id")) {
+            // Every change counts itself, and what guards against sending twice is not a record.
+            if (!Set.of("household_change", "received").contains(table)) {
+                rows.put(
+                        table,
+                        jdbc.sql("select count(*) from " + table + " where household_id = ?")
+                                .param(household)
+                                .query(Long.class)
+                                .single());
+            }
+        }
+        return rows;
+    }
+
+    private List<String> tables(String column) {
+        return jdbc.sql("select table_name from information_schema.columns where table_schema = current_schema()"
+                        + " and column_name = ? order by 1")
+                .param(column)
+                .query(String.class)
+                .list();
+    }
+
+    /** Ids as they are met: what is the same but for its ids reads the same. */
+    private static String anonymous(String answer) {
+        Map<String, String> met = new HashMap<>();
+        Matcher m = ID.matcher(answer);
+        return m.replaceAll(r -> met.computeIfAbsent(r.group(), k -> "#" + met.size()));
+    }
+
+    /** What is asked for without an id, and with the ids that lists give. */
+    private static List<String[]> questions(Client one, Client other) {
+        List<String[]> asked = new ArrayList<>();
+        JsonNode paths = one.get("/v3/api-docs").expect(200).body().path("paths");
+        Map<String, String> lists = Map.of(
+                "/api/field/stands/{id}", "/api/field/stands",
+                "/api/field/stands/{stand}", "/api/field/stands",
+                "/api/drying/runs/{id}", "/api/drying/runs",
+                "/api/shelf/lots/{id}", "/api/shelf/lots",
+                "/api/tracing/lots/{id}", "/api/shelf/lots",
+                "/api/making/batches/{id}", "/api/making/batches",
+                "/api/dosing/courses/{id}", "/api/dosing/courses",
+                "/api/people/{id}", "/api/people");
+        for (Map.Entry<String, JsonNode> path : paths.properties()) {
+            String at = path.getKey();
+            boolean needs = path.getValue()
+                    .path("get")
+                    .path("parameters")
+                    .valueStream()
+                    .anyMatch(p -> p.path("required").asBoolean()
+                            && p.path("in").asString().equals("query"));
+            if (!path.getValue().has("get")
+                    || needs
+                    || at.matches("/api/(session|archive|setup|household/(backup|members)|training/next).*")) {
+                continue;
+            }
+            if (!at.contains("{")) {
+                asked.add(new String[] {at, at});
+                continue;
+            }
+            lists.entrySet().stream()
+                    .filter(l -> at.startsWith(l.getKey()))
+                    .filter(l -> !at.substring(l.getKey().length()).contains("{"))
+                    .forEach(l -> {
+                        List<String> mine = ids(one, l.getValue());
+                        List<String> theirs = ids(other, l.getValue());
+                        assertThat(theirs).as(l.getValue()).hasSameSizeAs(mine);
+                        for (int i = 0; i < mine.size(); i++) {
+                            String rest = at.substring(l.getKey().length());
+                            String stem = l.getKey().replaceAll("\\{.*", "");
+                            asked.add(new String[] {stem + mine.get(i) + rest, stem + theirs.get(i) + rest});
+                        }
+                    });
+        }
+        return asked;
+    }
+
+    private static List<String> ids(Client client, String list) {
+        return client.get(list)
+                .expect(200)
+                .body()
+                .valueStream()
+                .map(n -> n.path("id").asString())
+                .toList();
+    }
+
+    @Test
+    public void everyTableGoesAlongOrIsSaidToStay() {
+        Set<String> all = new HashSet<>(jdbc.sql("select table_name from information_schema.tables"
+                        + " where table_schema = current_schema() and table_type = 'BASE TABLE'")
+                .query(String.class)
+                .list());
+        Set<String> inIt = files(archive(as("ilse"))).keySet().stream()
+                .filter(f -> f.startsWith("tables/"))
+                .map(f -> f.replaceAll("tables/|\\.json", ""))
+                .collect(Collectors.toSet());
+        all.removeAll(inIt);
+        assertThat(all)
+                .containsExactlyInAnyOrder(
+                        "household",
+                        "household_change",
+                        "calendar_feed",
+                        "countersignature",
+                        "received",
+                        "scale_placement",
+                        "sign_in_bucket",
+                        "spring_session",
+                        "spring_session_attributes",
+                        "demo_clock",
+                        "flyway_schema_history");
+        assertThat(new String(files(archive(as("ilse"))).get("tables/account.json"), StandardCharsets.UTF_8))
+                .contains("ilse")
+                .doesNotContain("bcrypt", "password", "reset");
+    }
+
+    /** Another household that read the archive gives every answer that the first gives. */
+    @Test
+    public void whatComesBackMeansTheSame() {
+        Client ilse = as("ilse");
+        Client second = another("archive.twin");
+        JsonNode reading = read(second, archive(ilse)).expect(200).body();
+        assertThat(reading.path("empty").asBoolean()).isTrue();
+        assertThat(reading.path("own").asBoolean()).isFalse();
+        int rows = take(second, reading, "ilse").expect(200).body().path("rows").asInt();
+        // All but the account of whoever reads it, who is here already.
+        assertThat(rows).isEqualTo(reading.path("rows").asInt() - 1).isGreaterThan(300);
+        // Asked again, because the answer was lost: nothing twice.
+        assertThat(take(second, reading, "ilse").expect(200).body().path("rows").asInt())
+                .isEqualTo(rows);
+        List<String> differ = new ArrayList<>();
+        int same = 0;
+        for (String[] path : questions(ilse, second)) {
+            Client.Answer mine = ilse.get(path[0]);
+            Client.Answer theirs = second.get(path[1]);
+            assertThat(theirs.status()).as(path[0]).isEqualTo(mine.status());
+            if (!mine.raw().headers().firstValue("Content-Type").orElse("").contains("json")) {
+                continue;
+            }
+            if (anonymous(theirs.words()).equals(anonymous(mine.words()))) {
+                same++;
+            } else {
+                differ.add(path[0]);
+            }
+        }
+        assertThat(same).isGreaterThan(100);
+        // The simulated devices are this server's; everything else is the same.
+        assertThat(differ).isSubsetOf("/api/household/settings", "/api/devices/scale");
+    }
+
+    @DataProvider
+    public Object[][] notRight() {
+        return new Object[][] {
+            {"cut off", (UnaryOperator<byte[]>) a -> java.util.Arrays.copyOf(a, a.length / 2), "cut off"},
+            {"no zip", (UnaryOperator<byte[]>) a -> "not a zip".getBytes(StandardCharsets.UTF_8), "no archive"},
+            {"empty", (UnaryOperator<byte[]>) a -> new byte[0], "no archive"},
+            {
+                "a path",
+                (UnaryOperator<byte[]>) a -> with(a, "../../etc/passwd", "x"),
+                "../../etc/passwd, which no archive"
+            },
+            {
+                "a stranger's file",
+                (UnaryOperator<byte[]>) a -> with(a, "tables/pg_authid.json", "[]"),
+                "which no archive"
+            },
+            {"a wrong sum", (UnaryOperator<byte[]>) ArchiveTest::wrongSum, "is not what was written"},
+            {"not in the manifest", (UnaryOperator<byte[]>) a -> unnamed(a), "manifest does not name"},
+            {"a bomb", (UnaryOperator<byte[]>) ArchiveTest::bomb, "far larger"},
+            change(
+                    "a later version",
+                    "archive.json",
+                    "\"schema\" : \"\\d+\"",
+                    "\"schema\" : \"9999\"",
+                    "later version"),
+            change("another format", "archive.json", "sallowbrook-archive", "something-else", "no archive"),
+            change("fewer rows", "archive.json", "\"stand\" : \\d+", "\"stand\" : 1", "its head says 1"),
+            change("no list", "tables/stand.json", "(?s).*", "{}", "is no list"),
+            change("an unknown member", "tables/stand.json", "\"name\":", "\"nome\":", "nobody knows what nome is"),
+            change("a member twice", "tables/stand.json", "\"name\":", "\"name\":\"x\",\"name\":", "can't be read"),
+            change(
+                    "a null",
+                    "tables/stand.json",
+                    "\"doubted\":(true|false)",
+                    "\"doubted\":null",
+                    "doubted must not be null"),
+            change(
+                    "another kind",
+                    "tables/stand.json",
+                    "\"doubted\":(true|false)",
+                    "\"doubted\":\"no\"",
+                    "true or false"),
+            change(
+                    "a number in words",
+                    "tables/lot.json",
+                    "\"remaining\":[0-9.]+",
+                    "\"remaining\":\"NaN\"",
+                    "a number"),
+            change(
+                    "less than nothing",
+                    "tables/lot.json",
+                    "\"amount\":[0-9.]+",
+                    "\"amount\":-1",
+                    "must not be negative"),
+            change(
+                    "a day without end",
+                    "tables/lot.json",
+                    "\"made_on\":\"[0-9-]+\"",
+                    "\"made_on\":\"infinity\"",
+                    "a day"),
+            change("a long name", "tables/stand.json", "\"name\":\"", "\"name\":\"" + "x".repeat(130), "120 letters"),
+            change("a control character", "tables/stand.json", "\"name\":\"", "\"name\":\"\\\\u0007", "can't be kept"),
+            change(
+                    "an unknown word",
+                    "tables/stand.json",
+                    "\"ground\":\"CLEAN\"",
+                    "\"ground\":\"HOLY\"",
+                    "nobody here knows"),
+            change("an unknown document", "tables/course.json", "\"plan\":\\{", "\"plan\":{\"more\":1,", "document"),
+            change(
+                    "a share over one",
+                    "tables/harvest.json",
+                    "\"share_taken\":[0-9.]+",
+                    "\"share_taken\":7",
+                    "share_taken"),
+            change(
+                    "somebody else's thing",
+                    "tables/harvest.json",
+                    "\"stand_id\":\"[0-9a-f-]+\"",
+                    "\"stand_id\":\"00000000-0000-7000-8000-000000000000\"",
+                    "not in it"),
+            change(
+                    "more than came in",
+                    "tables/lot.json",
+                    "\"remaining\":[0-9.]+",
+                    "\"remaining\":99999",
+                    "contradicts itself"),
+            change(
+                    "made of itself",
+                    "tables/lot_link.json",
+                    "\"from_lot\":\"[0-9a-f-]+\",\"to_lot\":\"([0-9a-f-]+)\"",
+                    "\"from_lot\":\"$1\",\"to_lot\":\"$1\"",
+                    "made of itself"),
+        };
+    }
+
+    private static Object[] change(String name, String file, String pattern, String by, String says) {
+        UnaryOperator<byte[]> how = a -> changed(a, file, text -> text.replaceFirst(pattern, by));
+        return new Object[] {name, how, says};
+    }
+
+    private static byte[] with(byte[] archive, String name, String content) {
+        Map<String, byte[]> files = files(archive);
+        files.put(name, content.getBytes(StandardCharsets.UTF_8));
+        return summed(files);
+    }
+
+    private static byte[] unnamed(byte[] archive) {
+        Map<String, byte[]> files = files(archive);
+        files.put("lists/more.csv", new byte[] {1});
+        return zip(files);
+    }
+
+    private static byte[] wrongSum(byte[] archive) {
+        Map<String, byte[]> files = files(archive);
+        files.computeIfPresent("tables/stand.json", (k, v) -> {
+            byte[] changed = v.clone();
+            changed[changed.length - 1] = ' ';
+            return changed;
+        });
+        return zip(files);
+    }
+
+    private static byte[] bomb(byte[] archive) {
+        Map<String, byte[]> files = files(archive);
+        files.put("lists/more.csv", new byte[60 * 1024 * 1024]);
+        return summed(files);
+    }
+
+    @Test(dataProvider = "notRight")
+    public void nothingIsHalfRead(String name, UnaryOperator<byte[]> change, String says) {
+        Client keeper = emptyKeeper();
+        Map<String, Long> before = rows(keeper);
+        Client.Answer answer = read(keeper, change.apply(archive(as("ilse"))));
+        if (answer.status() == 200) {
+            answer = take(keeper, answer.body(), "ilse");
+        }
+        answer.expect(400);
+        assertThat(answer.wrongFields()).containsExactly("file");
+        assertThat(answer.words()).contains(says);
+        assertThat(rows(keeper)).isEqualTo(before);
+    }
+
+    private Client empty;
+
+    private Client emptyKeeper() {
+        if (empty == null) {
+            empty = another("archive.empty");
+        }
+        return empty;
+    }
+
+    /** What is here stays, what is new comes with all that belongs to it or not at all. */
+    @Test
+    public void onlyWhatIsNewComes() {
+        Client keeper = another("archive.again");
+        Chain.stand(keeper, id(), "stinging-nettle");
+        byte[] first = archive(keeper);
+        JsonNode again = read(keeper, first).expect(200).body();
+        assertThat(again.path("own").asBoolean()).isTrue();
+        assertThat(again.path("empty").asBoolean()).isFalse();
+        assertThat(again.path("rows").asInt()).isZero();
+
+        UUID known = UUID.fromString(
+                keeper.get("/api/field/stands").body().get(0).path("id").asString());
+        String look = id().toString();
+        UUID fresh = id();
+        // A look at a stand that is here is not taken from a file; a stand that is not comes with its own.
+        byte[] more = changed(first, "tables/stand.json", text -> {
+            String row = text.lines().filter(l -> l.startsWith("{")).findFirst().orElseThrow();
+            return "[\n" + row.replace("\"name\":\"", "\"name\":\"Renamed ") + ",\n"
+                    + row.replace(known.toString(), fresh.toString()).replace("\"name\":\"", "\"name\":\"New ")
+                    + "\n]\n";
+        });
+        more = changed(
+                more,
+                "tables/sighting.json",
+                text -> "[\n" + sighting(known, id()) + ",\n" + sighting(fresh, UUID.fromString(look)) + "\n]\n");
+        more = changed(
+                more,
+                "archive.json",
+                text -> text.replaceFirst("\"stand\" : 1", "\"stand\" : 2")
+                        .replaceFirst("\"sighting\" : 0", "\"sighting\" : 2"));
+        JsonNode reading = read(keeper, more).expect(200).body();
+        assertThat(reading.path("rows").asInt()).isEqualTo(2);
+        JsonNode stands = find(reading.path("kinds"), "what", "stands");
+        assertThat(stands.path("comes").asInt()).isEqualTo(1);
+        assertThat(stands.path("differs").asInt()).isEqualTo(1);
+        assertThat(find(reading.path("kinds"), "what", "sightings")
+                        .path("hangs")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(reading.path("lines").toString()).contains("Renamed", "DIFFERS");
+        take(keeper, reading, "").expect(200);
+        assertThat(keeper.get("/api/field/stands").body().toString())
+                .contains("New ")
+                .doesNotContain("Renamed");
+        assertThat(keeper.get("/api/field/stands/" + known + "/sightings")
+                        .body()
+                        .isEmpty())
+                .isTrue();
+        assertThat(keeper.get("/api/field/stands/" + fresh + "/sightings")
+                        .body()
+                        .size())
+                .isEqualTo(1);
+    }
+
+    private static String sighting(UUID stand, UUID id) {
+        return "{\"id\":\"" + id + "\",\"stand_id\":\"" + stand
+                + "\",\"stage\":\"FLOWERING\",\"on_day\":\"2026-05-01\",\"seen_by\":\"x\",\"struck_at\":null,"
+                + "\"struck_by\":null,\"struck_reason\":null}";
+    }
+
+    private static JsonNode find(JsonNode list, String field, String value) {
+        return list.valueStream()
+                .filter(n -> n.path(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + value + " in " + list));
+    }
+
+    /** Where nothing of another household is in the way, ids stay: a printed label still opens its jar. */
+    @Test
+    public void aDeletedHouseholdComesBackUnderItsIds() {
+        Client keeper = another("archive.gone");
+        UUID stand = id();
+        Chain.stand(keeper, stand, "stinging-nettle");
+        byte[] archive = archive(keeper);
+        Map<String, Object> deletion = new HashMap<>(Map.of("name", "House of archive", "password", "merrow-demo"));
+        assertThat(keeper.post("/api/archive/deletion", deletion).expect(400).wrongFields())
+                .containsExactly("name");
+        deletion.put("name", "House of archive.gone");
+        deletion.put("password", "merrow-dome");
+        assertThat(keeper.post("/api/archive/deletion", deletion).expect(400).wrongFields())
+                .containsExactly("password");
+        keeper.get("/api/field/stands/" + stand).expect(200);
+        deletion.put("password", "merrow-demo");
+        keeper.post("/api/archive/deletion", deletion).expect(204);
+        assertThat(keeper.get("/api/session").body().path("signedIn").asBoolean())
+                .isFalse();
+        assertThat(jdbc.sql("select count(*) from account where username = 'archive.gone'")
+                        .query(Long.class)
+                        .single())
+                .isZero();
+
+        Client next = another("archive.next");
+        take(next, read(next, archive).expect(200).body(), "archive.gone").expect(200);
+        next.get("/api/field/stands/" + stand).expect(200);
+        assertThat(next.get("/api/household/settings").body().path("name").asString())
+                .isEqualTo("House of archive.gone");
+    }
+
+    /** Accounts that come are nobody's until the keeper lets them in. */
+    @Test
+    public void nobodySignsInByAnArchive() {
+        Client keeper = another("archive.doors");
+        take(keeper, read(keeper, archive(as("ilse"))).expect(200).body(), "").expect(200);
+        JsonNode members = keeper.get("/api/household/members").expect(200).body();
+        assertThat(members.size()).isGreaterThan(2);
+        for (JsonNode member : members) {
+            assertThat(member.path("disabled").asBoolean())
+                    .as(member.toString())
+                    .isNotEqualTo(member.path("self").asBoolean());
+        }
+        assertThat(as("ilse").get("/api/session").body().path("signedIn").asBoolean())
+                .isTrue();
+    }
+
+    @Test
+    public void itIsTheKeepersToDo() {
+        Client tam = as("tam");
+        tam.get("/api/archive/file").expect(403);
+        read(tam, new byte[0]).expect(403);
+        tam.post("/api/archive/deletion", Map.of("name", "x", "password", "x")).expect(403);
+        // What one household reads is not another's to take.
+        Client keeper = emptyKeeper();
+        JsonNode reading = read(keeper, archive(as("ilse"))).expect(200).body();
+        take(as("ilse"), reading, "ilse").expect(404);
+        assertThat(keeper.post("/api/archive/readings/" + reading.path("id").asString(), Map.of("reason", "x"))
+                        .expect(400)
+                        .wrongFields())
+                .containsExactly("reason");
+        keeper.delete("/api/archive/readings/" + reading.path("id").asString(), null)
+                .expect(204);
+        take(keeper, reading, "ilse").expect(404);
+    }
+
+    /** Units in the heading, the decimal sign of the language, and nothing that a spreadsheet would run. */
+    @Test
+    public void listsAreForSpreadsheets() throws IOException {
+        Client keeper = another("archive.lists");
+        UUID stand = id();
+        Map<String, Object> body = Chain.standBody(stand, "stinging-nettle", "CLEAN", null);
+        body.put("name", "=HYPERLINK(\"x\")");
+        body.put("latitude", 51.25);
+        body.put("longitude", -2.5);
+        keeper.post("/api/field/stands", body).expect(200);
+        String comma = keeper.get("/api/archive/lists/stands.csv?decimal=COMMA")
+                .expect(200)
+                .words();
+        assertThat(comma)
+                .startsWith("\ufeff\"name\";\"plant\"")
+                .contains("\"'=HYPERLINK(\"\"x\"\")\"", "\"51,25\";\"-2,5\"");
+        String point = keeper.get("/api/archive/lists/stands.csv").expect(200).words();
+        assertThat(point).contains("\"latitude, degrees north\"", ",51.25,-2.5,");
+        keeper.get("/api/archive/lists/nonsense.csv").expect(404);
+        keeper.get("/api/archive/lists/stands.csv?decimal=STAR").expect(400);
+        List<String> names = as("ilse")
+                .get("/api/archive/lists")
+                .expect(200)
+                .body()
+                .valueStream()
+                .map(l -> l.path("name").asString())
+                .toList();
+        Map<String, byte[]> files = files(archive(as("ilse")));
+        for (String name : names) {
+            String own = as("ilse")
+                    .get("/api/archive/lists/" + name + ".csv")
+                    .expect(200)
+                    .words();
+            assertThat(new String(files.get("lists/" + name + ".csv"), StandardCharsets.UTF_8))
+                    .isEqualTo(own);
+        }
+        assertThat(new String(files.get("lists/harvests.csv"), StandardCharsets.UTF_8)
+                        .lines()
+                        .count())
+                .isGreaterThan(9);
+    }
+
+    /** Somebody else's program: another JSON library, and no code of ours. */
+    @Test
+    public void anotherProgramTracesABottleToItsStand() {
+        Map<String, byte[]> files = files(archive(as("ilse")));
+        for (String line : new String(files.get("manifest"), StandardCharsets.UTF_8).split("\n")) {
+            assertThat(sum(files.get(line.substring(66)))).isEqualTo(line.substring(0, 64));
+        }
+        JsonArray lots = table(files, "lot");
+        JsonArray links = table(files, "lot_link");
+        Set<String> streams = new HashSet<>();
+        Set<String> todo = of(lots, "form", "TINCTURE", "id");
+        assertThat(todo).isNotEmpty();
+        while (!todo.isEmpty()) {
+            streams.addAll(todo);
+            Set<String> before = todo;
+            todo = StreamSupport.stream(links.spliterator(), false)
+                    .map(l -> l.getAsJsonObject())
+                    .filter(l -> before.contains(text(l, "to_lot")))
+                    .map(l -> text(l, "from_lot"))
+                    .filter(l -> !streams.contains(l))
+                    .collect(Collectors.toSet());
+        }
+        Set<String> stands = of(table(files, "stand"), null, "", "id");
+        assertThat(streams).as("lots that stand for a stand have its id").containsAnyElementsOf(stands);
+        // Every row is what its schema says: all members, and no other.
+        JsonObject schema = JsonParser.parseString(
+                        new String(files.get("schema/lot.schema.json"), StandardCharsets.UTF_8))
+                .getAsJsonObject();
+        Set<String> members =
+                schema.getAsJsonObject("items").getAsJsonObject("properties").keySet();
+        lots.forEach(lot -> assertThat(lot.getAsJsonObject().keySet()).isEqualTo(members));
+    }
+
+    private static JsonArray table(Map<String, byte[]> files, String name) {
+        return JsonParser.parseString(new String(files.get("tables/" + name + ".json"), StandardCharsets.UTF_8))
+                .getAsJsonArray();
+    }
+
+    private static Set<String> of(JsonArray rows, String column, String value, String wanted) {
+        return StreamSupport.stream(rows.spliterator(), false)
+                .map(r -> r.getAsJsonObject())
+                .filter(r -> column == null || value.equals(text(r, column)))
+                .map(r -> text(r, wanted))
+                .collect(Collectors.toSet());
+    }
+
+    private static String text(JsonObject row, String column) {
+        return row.get(column).isJsonNull() ? "" : row.get(column).getAsString();
+    }
+}

@@ -1,0 +1,22 @@
+import { pageOnly } from '../ui/may'
+import { Page } from '../ui/page'
+import { Delete } from './Delete'
+import { Lists } from './Lists'
+import { ReadIn } from './ReadIn'
+import { TakeAlong } from './TakeAlong'
+
+/** What a household has written down is its own: out in open files, back again, or gone for good. */
+export const Archive = pageOnly('keep', function Archive() {
+  return (
+    <Page title="All records, out and back">
+      <div className="grid gap-4 lg:grid-cols-[2fr_3fr]">
+        <div className="space-y-4">
+          <TakeAlong />
+          <Lists />
+          <Delete />
+        </div>
+        <ReadIn />
+      </div>
+    </Page>
+  )
+})
