@@ -9,7 +9,7 @@ import { TakeAlong } from './TakeAlong'
 export const Archive = pageOnly('keep', function Archive() {
   return (
     <Page title="All records, out and back">
-      <div className="grid gap-4 lg:grid-cols-[2fr_3fr]">
+      <div className="grid items-start gap-4 lg:grid-cols-[2fr_3fr]">
         <div className="space-y-4">
           <TakeAlong />
           <Lists />

@@ -26,8 +26,8 @@ export function ReadIn() {
         api.POST('/api/archive/readings', {
           signal: stop.current.signal,
           // The file itself, not a form around it.
-          body: undefined as never,
-          bodySerializer: () => file,
+          body: file as never,
+          bodySerializer: ((whole: File) => whole) as never,
           headers: { 'Content-Type': 'application/zip' },
         }),
       )
@@ -132,9 +132,13 @@ function Preview({
       {archive.rows > 0 && (
         <>
           {strangers.length > 0 && <Who accounts={strangers} me={me} onMe={setMe} />}
+          <p className="border-amber bg-amber-pale border-l-4 px-3 py-2">
+            Nothing in the file proves who wrote it, and a plant it calls certain is taken for certain. Take
+            in only what you, or people you would eat from, have written.
+          </p>
           <Input
             label="Whose records these are, and how you know"
-            hint="it is kept; nothing in the file proves who wrote it, and what it calls certain is taken for certain"
+            hint="kept with the household’s records"
             value={reason}
             onChange={(e) => setReason(e.target.value)}
             error={errorAt(take.error, 'reason')}

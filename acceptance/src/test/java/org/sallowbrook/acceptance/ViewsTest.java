@@ -44,6 +44,7 @@ public class ViewsTest extends InBrowser {
             {"/tracing", "What was made of it"},
             {"/year", "What all of it takes"},
             {"/calendar", "Addresses that stand"},
+            {"/archive", "One list, for a spreadsheet"},
             {"/shelf/labels", "Size of one label"},
         };
     }

@@ -35,11 +35,17 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectReader;
+import tools.jackson.dataformat.csv.CsvMapper;
+import tools.jackson.dataformat.csv.CsvReadFeature;
 
 /** All records out and back: the same answers from another household, and nothing half read of a file that is not right. */
 public class ArchiveTest extends ServerTest {
 
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+    private static final ObjectReader CSV =
+            CsvMapper.builder().enable(CsvReadFeature.WRAP_AS_ARRAY).build().readerFor(String[].class);
+
     private static final String WHOSE = "our own, made on the old machine an hour ago";
 
     @Autowired
@@ -603,6 +609,9 @@ public class ArchiveTest extends ServerTest {
                     .words();
             assertThat(new String(files.get("lists/" + name + ".csv"), StandardCharsets.UTF_8))
                     .isEqualTo(own);
+            // What is not said is an empty field: every line has as many as its heading.
+            List<String[]> lines = CSV.<String[]>readValues(own.substring(1)).readAll();
+            assertThat(lines).as(name).allMatch(l -> l.length == lines.get(0).length);
         }
         assertThat(new String(files.get("lists/harvests.csv"), StandardCharsets.UTF_8)
                         .lines()

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -100,6 +101,9 @@ final class Lists {
     private static final CsvMapper CSV =
             CsvMapper.builder().enable(CsvWriteFeature.ALWAYS_QUOTE_STRINGS).build();
 
+    /** Finer than any scale, and a tenth of a metre on the ground; the tables of an archive have all of it. */
+    private static final int DECIMALS = 6;
+
     /** How numbers and moments are written. */
     record Manner(Decimal decimal, ZoneId zone) {}
 
@@ -140,7 +144,7 @@ final class Lists {
 
     private static void write(ResultSet r, OutputStream out, Manner manner) throws SQLException, IOException {
         ResultSetMetaData columns = r.getMetaData();
-        List<@Nullable Object> line = new ArrayList<>();
+        List<Object> line = new ArrayList<>();
         for (int i = 1; i <= columns.getColumnCount(); i++) {
             line.add(columns.getColumnLabel(i));
         }
@@ -157,7 +161,7 @@ final class Lists {
         }
     }
 
-    private static @Nullable Object cell(@Nullable Object value, Manner manner) {
+    private static Object cell(@Nullable Object value, Manner manner) {
         if (value instanceof Double number) {
             return number(number, manner.decimal());
         }
@@ -170,11 +174,14 @@ final class Lists {
         if (value instanceof Boolean yes) {
             return yes ? "yes" : "no";
         }
-        return value == null || value instanceof Number ? value : value.toString();
+        // Nothing is a field too: left out it would move all that follow.
+        return value == null ? "" : value instanceof Number ? value : value.toString();
     }
 
     private static Object number(double number, Decimal decimal) {
-        BigDecimal plain = BigDecimal.valueOf(number).stripTrailingZeros();
+        BigDecimal plain = BigDecimal.valueOf(number)
+                .setScale(DECIMALS, RoundingMode.HALF_EVEN)
+                .stripTrailingZeros();
         String written = plain.toPlainString();
         return decimal == Decimal.COMMA ? written.replace('.', ',') : plain.scale() < 0 ? plain.setScale(0) : plain;
     }
