@@ -22,6 +22,7 @@ const RECEIPT_MS = 7000
 
 const HEADINGS: Record<Task['kind'], string> = {
   STOP_TAKING: 'Stop taking',
+  CALL_BACK: 'To call back',
   LOOK_AGAIN: 'To look at again',
   RETURN: 'To go back to',
   COME_BACK: 'To come back to, as written down',
@@ -44,6 +45,7 @@ const HEADINGS: Record<Task['kind'], string> = {
 
 const PAGE: Record<Task['kind'], (t: Task) => string> = {
   STOP_TAKING: (t) => `/dosing/courses/${t.subjectId}`,
+  CALL_BACK: (t) => `/tracing/${t.subjectId}/recall`,
   LOOK_AGAIN: (t) => `/field/stands/${t.subjectId}`,
   RETURN: (t) => `/field/stands/${t.subjectId}`,
   COME_BACK: (t) => `/notes/${t.subjectId}`,
@@ -304,6 +306,8 @@ function OnItsPage({ task }: { task: Task }) {
   switch (task.kind) {
     case 'STOP_TAKING':
       return <ButtonLink to={`/dosing/courses/${task.subjectId}`}>See why</ButtonLink>
+    case 'CALL_BACK':
+      return <ButtonLink to={PAGE.CALL_BACK(task)}>What to say</ButtonLink>
     case 'LOOK_AGAIN':
       return <ButtonLink to={`/field/stands/${task.subjectId}/identify`}>Look</ButtonLink>
     case 'RETURN':

@@ -20,6 +20,8 @@ const WHAT: Record<Change['what'], string> = {
   COMPOSTED: 'to the compost',
   SPLIT: 'between two jars',
   TOGETHER: 'poured together with another',
+  GIVEN: 'handed out',
+  BACK: 'came back',
   COUNTED: 'counted',
 }
 
@@ -37,8 +39,7 @@ export function Account({ lot }: { lot: LotView }) {
                 {c.reason ? `, ${c.reason}` : ''} <span className="text-soft">({c.by})</span>
               </span>
               <span className={c.struckReason == null ? 'font-semibold' : 'text-soft line-through'}>
-                {c.delta > 0 ? '+' : ''}
-                {figure(c.delta)} {lot.unit}
+                {c.delta !== 0 && `${c.delta > 0 ? '+' : ''}${figure(c.delta)} ${lot.unit}`}
               </span>
             </div>
             {c.struckReason != null && (

@@ -1,6 +1,8 @@
 package org.sallowbrook.bench;
 
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -14,6 +16,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * What every view asks for, of a household in its first season, after ten years, and after ten years among a hundred
@@ -86,6 +90,8 @@ public final class House {
                 .formatted(count("lot"), count("batch"), count("drying_run"), count("dose_taken"));
         System.out.println("ten years laid in " + (System.nanoTime() - begin) / 1_000_000_000 + " s: " + sizes);
         Map<String, Times> old = measure();
+        String archive = archive();
+        System.out.println(archive);
         for (int h = 2; h <= HOUSEHOLDS; h++) {
             household(h);
         }
@@ -101,7 +107,55 @@ public final class House {
         for (Map.Entry<String, String> view : requests.entrySet()) {
             plans.of(view.getKey(), () -> ask(view.getValue()));
         }
-        write(young, old, many, sizes, all, plans.told());
+        write(young, old, many, sizes, all, archive + plans.told());
+    }
+
+    /** All of it out into a file, looked through by another household, and in. */
+    private String archive() throws IOException, InterruptedException {
+        Visitor lantern = Visitor.signIn(ilse.base, "lantern");
+        long begin = System.nanoTime();
+        byte[] file = ilse.client
+                .send(
+                        HttpRequest.newBuilder(URI.create(ilse.base + "/api/archive/file"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+        double out = seconds(begin);
+        begin = System.nanoTime();
+        HttpResponse<String> read = lantern.client.send(
+                HttpRequest.newBuilder(URI.create(ilse.base + "/api/archive/readings"))
+                        .header("Content-Type", "application/zip")
+                        .header("X-XSRF-TOKEN", lantern.token())
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        double looked = seconds(begin);
+        Matcher id = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"").matcher(read.body());
+        if (read.statusCode() != 200 || !id.find()) {
+            throw new IllegalStateException("the archive was refused: " + read.body());
+        }
+        begin = System.nanoTime();
+        HttpResponse<String> taken = lantern.client.send(
+                lantern.posting(
+                        "/api/archive/readings/" + id.group(1), "{\"reason\":\"the household of the measurement\"}"),
+                HttpResponse.BodyHandlers.ofString());
+        double in = seconds(begin);
+        if (taken.statusCode() != 200) {
+            throw new IllegalStateException("the archive was not taken in: " + taken.body());
+        }
+        return String.format(
+                Locale.ROOT,
+                "%nAll records of the ten years as an archive: %.1f MB, written in %.1f s; looked through by another household in"
+                        + " %.1f s, and %s taken in in %.1f s.%n%n",
+                file.length / 1e6,
+                out,
+                looked,
+                taken.body().replaceAll("\\D+", "") + " rows",
+                in);
+    }
+
+    private static double seconds(long begin) {
+        return (System.nanoTime() - begin) / 1e9;
     }
 
     /** Three doses a day for everybody in the house, in twelve courses each, all of the last twelve months. */
@@ -141,7 +195,7 @@ public final class House {
                         + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
         String spirit = one("select id from lot where form = 'SPIRIT' limit 1");
         String course = one("select id from course where status = 'RUNNING' limit 1");
-        String bottle = one("select lot_id from course where status = 'RUNNING' limit 1");
+        String bottle = one("select lot_id from course where status = 'RUNNING' and unit = 'ML' limit 1");
         String person = one("select person_id from course where status = 'RUNNING' limit 1");
         String nettles = one("select id from stand where name = 'Nettles behind the hedge' limit 1");
         requests.put("Today", "/api/calendar/today");

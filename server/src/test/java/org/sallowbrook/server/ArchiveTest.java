@@ -9,6 +9,8 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
@@ -46,6 +48,9 @@ public class ArchiveTest extends ServerTest {
     private static final ObjectReader CSV =
             CsvMapper.builder().enable(CsvReadFeature.WRAP_AS_ARRAY).build().readerFor(String[].class);
 
+    /** Each of them answers to a dozen questions. */
+    private static final int MOST_OF_A_LIST = 3;
+
     private static final String WHOSE = "our own, made on the old machine an hour ago";
 
     @Autowired
@@ -63,6 +68,15 @@ public class ArchiveTest extends ServerTest {
 
     private static byte[] archive(Client keeper) {
         return keeper.get("/api/archive/file").expect(200).raw().body();
+    }
+
+    /** The demo's household as this release wrote it; every later one opens it. A new schema adds a file and keeps this one. */
+    private static byte[] golden() {
+        try {
+            return Files.readAllBytes(Path.of("src", "test", "resources", "archive", "demo.28.zip"));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
     }
 
     private static Client.Answer read(Client keeper, byte[] archive) {
@@ -192,6 +206,7 @@ public class ArchiveTest extends ServerTest {
                             && p.path("in").asString().equals("query"));
             if (!path.getValue().has("get")
                     || needs
+                    || at.endsWith(".pdf")
                     || at.matches("/api/(session|archive|setup|household/(backup|members)|training/next).*")) {
                 continue;
             }
@@ -206,7 +221,7 @@ public class ArchiveTest extends ServerTest {
                         List<String> mine = ids(one, l.getValue());
                         List<String> theirs = ids(other, l.getValue());
                         assertThat(theirs).as(l.getValue()).hasSameSizeAs(mine);
-                        for (int i = 0; i < mine.size(); i++) {
+                        for (int i = 0; i < Math.min(MOST_OF_A_LIST, mine.size()); i++) {
                             String rest = at.substring(l.getKey().length());
                             String stem = l.getKey().replaceAll("\\{.*", "");
                             asked.add(new String[] {stem + mine.get(i) + rest, stem + theirs.get(i) + rest});
@@ -257,22 +272,36 @@ public class ArchiveTest extends ServerTest {
     /** Another household that read the archive gives every answer that the first gives. */
     @Test
     public void whatComesBackMeansTheSame() {
-        Client ilse = as("ilse");
+        Client ilse = another("archive.first");
+        take(ilse, read(ilse, golden()).expect(200).body(), "ilse").expect(200);
         Client second = another("archive.twin");
         JsonNode reading = read(second, archive(ilse)).expect(200).body();
         assertThat(reading.path("empty").asBoolean()).isTrue();
         assertThat(reading.path("own").asBoolean()).isFalse();
-        int rows = take(second, reading, "ilse").expect(200).body().path("rows").asInt();
+        int rows = take(second, reading, "archive.first")
+                .expect(200)
+                .body()
+                .path("rows")
+                .asInt();
         // All but the account of whoever reads it, who is here already.
         assertThat(rows).isEqualTo(reading.path("rows").asInt() - 1).isGreaterThan(300);
         // Asked again, because the answer was lost: nothing twice.
-        assertThat(take(second, reading, "ilse").expect(200).body().path("rows").asInt())
+        assertThat(take(second, reading, "archive.first")
+                        .expect(200)
+                        .body()
+                        .path("rows")
+                        .asInt())
                 .isEqualTo(rows);
         List<String> differ = new ArrayList<>();
         int same = 0;
         for (String[] path : questions(ilse, second)) {
             Client.Answer mine = ilse.get(path[0]);
             Client.Answer theirs = second.get(path[1]);
+            // Hours on the rack are counted to the second, and one may pass between two questions.
+            for (int again = 0; again < 3 && !anonymous(theirs.words()).equals(anonymous(mine.words())); again++) {
+                mine = ilse.get(path[0]);
+                theirs = second.get(path[1]);
+            }
             assertThat(theirs.status()).as(path[0]).isEqualTo(mine.status());
             if (!mine.raw().headers().firstValue("Content-Type").orElse("").contains("json")) {
                 continue;
@@ -280,12 +309,20 @@ public class ArchiveTest extends ServerTest {
             if (anonymous(theirs.words()).equals(anonymous(mine.words()))) {
                 same++;
             } else {
-                differ.add(path[0]);
+                differ.add(path[0] + firstDifference(anonymous(mine.words()), anonymous(theirs.words())));
             }
         }
         assertThat(same).isGreaterThan(100);
-        // The simulated devices are this server's; everything else is the same.
-        assertThat(differ).isSubsetOf("/api/household/settings", "/api/devices/scale");
+        assertThat(differ).isEmpty();
+    }
+
+    private static String firstDifference(String mine, String theirs) {
+        int at = 0;
+        while (at < Math.min(mine.length(), theirs.length()) && mine.charAt(at) == theirs.charAt(at)) {
+            at++;
+        }
+        return " ..." + mine.substring(Math.max(0, at - 60), Math.min(mine.length(), at + 60)) + " and "
+                + theirs.substring(Math.max(0, at - 60), Math.min(theirs.length(), at + 60));
     }
 
     @DataProvider
@@ -421,7 +458,7 @@ public class ArchiveTest extends ServerTest {
     public void nothingIsHalfRead(String name, UnaryOperator<byte[]> change, String says) {
         Client keeper = emptyKeeper();
         Map<String, Long> before = rows(keeper);
-        Client.Answer answer = read(keeper, change.apply(archive(as("ilse"))));
+        Client.Answer answer = read(keeper, change.apply(golden()));
         if (answer.status() == 200) {
             answer = take(keeper, answer.body(), "ilse");
         }
@@ -543,7 +580,7 @@ public class ArchiveTest extends ServerTest {
     @Test
     public void nobodySignsInByAnArchive() {
         Client keeper = another("archive.doors");
-        take(keeper, read(keeper, archive(as("ilse"))).expect(200).body(), "").expect(200);
+        take(keeper, read(keeper, golden()).expect(200).body(), "").expect(200);
         JsonNode members = keeper.get("/api/household/members").expect(200).body();
         assertThat(members.size()).isGreaterThan(2);
         for (JsonNode member : members) {
@@ -563,7 +600,7 @@ public class ArchiveTest extends ServerTest {
         tam.post("/api/archive/deletion", Map.of("name", "x", "password", "x")).expect(403);
         // What one household reads is not another's to take.
         Client keeper = emptyKeeper();
-        JsonNode reading = read(keeper, archive(as("ilse"))).expect(200).body();
+        JsonNode reading = read(keeper, golden()).expect(200).body();
         take(as("ilse"), reading, "ilse").expect(404);
         assertThat(keeper.post("/api/archive/readings/" + reading.path("id").asString(), Map.of("reason", "x"))
                         .expect(400)
@@ -572,6 +609,49 @@ public class ArchiveTest extends ServerTest {
         keeper.delete("/api/archive/readings/" + reading.path("id").asString(), null)
                 .expect(204);
         take(keeper, reading, "ilse").expect(404);
+    }
+
+    /** Who decided, struck out and changed what, by thing and by member. */
+    @Test
+    public void whoDidWhatIsRead() {
+        Client ilse = as("ilse");
+        UUID stand = id();
+        Chain.stand(ilse, stand, "stinging-nettle");
+        UUID seen = id();
+        String sightings = "/api/field/stands/" + stand + "/sightings";
+        as("tam")
+                .post(sightings, Map.of("id", seen, "stage", "FLOWERING", "on", today().toString()))
+                .expect(200);
+        as("tam")
+                .post(sightings + "/" + seen + "/strike", Map.of("reason", "it was the stand beside it"))
+                .expect(200);
+        String audit = "/api/archive/audit?of=" + stand;
+        JsonNode lines = ilse.get(audit).expect(200).body().path("lines");
+        JsonNode struck = find(lines, "deed", "STRUCK_OUT");
+        assertThat(struck.path("what").asString()).isEqualTo("sightings");
+        assertThat(struck.path("reason").asString()).isEqualTo("it was the stand beside it");
+        assertThat(struck.path("of").asString()).isEqualTo("stand");
+        assertThat(struck.path("name").asString()).isNotBlank();
+        String tam = struck.path("by").asString();
+        assertThat(ilse.get(audit + "&by=" + tam.replace(" ", "%20"))
+                        .expect(200)
+                        .body()
+                        .path("lines")
+                        .valueStream())
+                .isNotEmpty()
+                .allMatch(l -> l.path("by").asString().equals(tam));
+        assertThat(as("lantern").get(audit).expect(200).body().path("lines").isEmpty())
+                .isTrue();
+        ilse.get("/api/archive/audit?page=-1").expect(400);
+        as("tam").get(audit).expect(403);
+        // By page, each line once.
+        JsonNode first = ilse.get("/api/archive/audit").expect(200).body();
+        JsonNode second = ilse.get("/api/archive/audit?page=1").expect(200).body();
+        if (first.path("more").asBoolean()) {
+            assertThat(first.path("lines").size()).isEqualTo(50);
+            assertThat(second.path("lines").get(0))
+                    .isNotEqualTo(first.path("lines").get(0));
+        }
     }
 
     /** Units in the heading, the decimal sign of the language, and nothing that a spreadsheet would run. */
@@ -622,7 +702,7 @@ public class ArchiveTest extends ServerTest {
     /** Somebody else's program: another JSON library, and no code of ours. */
     @Test
     public void anotherProgramTracesABottleToItsStand() {
-        Map<String, byte[]> files = files(archive(as("ilse")));
+        Map<String, byte[]> files = files(golden());
         for (String line : new String(files.get("manifest"), StandardCharsets.UTF_8).split("\n")) {
             assertThat(sum(files.get(line.substring(66)))).isEqualTo(line.substring(0, 64));
         }

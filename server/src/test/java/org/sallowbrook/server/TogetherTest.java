@@ -198,11 +198,46 @@ public class TogetherTest extends ServerTest {
                 .contains("15 g, with a neighbour")
                 .contains("25 g, ")
                 .contains("Ask all the same");
+        assertThat(calledBack(part)).isTrue();
         // What is doubted comes back whatever is held against it, and is then listed as here.
         change(part, "/api/shelf/lots/{id}/give", Map.of("holder", "")).expect(200);
         assertThat(ilse.get(list).expect(200).toString())
                 .contains("Nobody has any of it")
-                .doesNotContain("with a neighbour");
+                .doesNotContain("with a neighbour")
+                .contains("Came back", "from a neighbour");
+        assertThat(calledBack(part)).isFalse();
+        JsonNode lines =
+                ilse.get("/api/shelf/lots/" + part + "/changes").expect(200).body();
+        assertThat(lines.valueStream()
+                        .map(l -> l.path("what").asString() + " "
+                                + l.path("reason").asString()))
+                .startsWith("BACK from a neighbour", "GIVEN to a neighbour");
+        assertThat(lot(part).path("remaining").asDouble()).isEqualTo(15);
+    }
+
+    /** Also what is good for nothing any more: somebody may still have it in use. */
+    @Test
+    public void mouldThatSomebodyHasIsCalledBack() {
+        UUID jar = bought(ilse, "LEAF", 40, 30);
+        change(jar, "/api/shelf/lots/{id}/give", Map.of("holder", "the farm")).expect(200);
+        change(jar, "/api/tracing/lots/{id}/mould", Map.of()).expect(200);
+        assertThat(calledBack(jar)).isTrue();
+    }
+
+    private boolean calledBack(UUID lot) {
+        return ilse.get("/api/calendar/today")
+                .expect(200)
+                .body()
+                .path("tasks")
+                .valueStream()
+                .anyMatch(d -> d.path("kind").asString().equals("CALL_BACK")
+                        && d.path("subjectId").asString().equals(lot.toString()));
+    }
+
+    @Test
+    public void anotherHouseholdCallsNothingBack() {
+        UUID jar = bought(ilse, "LEAF", 40, 30);
+        String list = "/api/tracing/lots/" + jar + "/recall";
         as("lantern").get(list).expect(404);
     }
 

@@ -7,6 +7,8 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
 import org.springframework.core.io.InputStreamResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -32,10 +34,14 @@ class ArchiveController {
     private static final String ZIP = "application/zip";
     private static final String CSV = "text/csv;charset=UTF-8";
 
-    private final ArchiveService archive;
+    private static final int MOST_PAGES = 100_000;
 
-    ArchiveController(ArchiveService archive) {
+    private final ArchiveService archive;
+    private final Audit audit;
+
+    ArchiveController(ArchiveService archive, Audit audit) {
         this.archive = archive;
+        this.audit = audit;
     }
 
     @GetMapping(value = "/file", produces = ZIP)
@@ -70,6 +76,22 @@ class ArchiveController {
                                 .build()
                                 .toString())
                 .body(archive.list(name, decimal));
+    }
+
+    /**
+     * Who decided, struck out and changed what, the latest first.
+     *
+     * @param page from 0
+     */
+    @GetMapping("/audit")
+    Audit.AuditView audit(
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(required = false) @Nullable String by,
+            @RequestParam(required = false) @Nullable UUID of) {
+        Checks.begin()
+                .that(page >= 0 && page < MOST_PAGES, "page", "must be from 0")
+                .done();
+        return audit.read(page, by, of);
     }
 
     /** What would happen if an archive were taken in; its body is the file. */

@@ -26,7 +26,7 @@ record Chosen(Set<Of> of, boolean inFull, Alarm alarm) {
                 case LOOK_AGAIN, RETURN, COME_BACK, GATHER, WEIGH_HARVEST -> FIELD;
                 case RACK, WEIGH -> RACK;
                 case SHAKE, PRESS, FILL -> BENCH;
-                case USE_UP, DESICCANT, SET_ASIDE -> SHELF;
+                case CALL_BACK, USE_UP, DESICCANT, SET_ASIDE -> SHELF;
                 case STOP_TAKING, DOSE, BETTER_YET, ASK_AFTER, FOLLOW_UP, DIARY -> PEOPLE;
             };
         }

@@ -154,6 +154,7 @@ final class Ical {
     private static String plain(Due.Kind kind) {
         return switch (kind) {
             case STOP_TAKING -> "Something must stop: look at once";
+            case CALL_BACK -> "Something must come back: look at once";
             case LOOK_AGAIN -> "Look again at a plant";
             case RETURN -> "Go back to a stand";
             case COME_BACK -> "Come back, as written down";

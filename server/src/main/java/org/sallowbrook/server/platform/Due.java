@@ -31,6 +31,7 @@ public record Due(
     /** What must stop, then in the order of the work. */
     public enum Kind {
         STOP_TAKING,
+        CALL_BACK,
         LOOK_AGAIN,
         RETURN,
         COME_BACK,

@@ -25,6 +25,7 @@ import org.sallowbrook.server.platform.Codes;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -59,6 +60,8 @@ public class Ledger {
             Product.State state,
             @Nullable String stateReason,
             String place) {}
+
+    private static final int MOST_BACK = 100;
 
     private final Lots lots;
     private final LotLinks links;
@@ -369,6 +372,10 @@ public class Ledger {
         change.at = clock.instant();
         change.notedBy = Member.current().displayName();
         changes.save(change);
+    }
+
+    List<ShelfService.CameBack> cameBack(Collection<UUID> lots) {
+        return changes.cameBack(lots, LotChange.What.BACK, Limit.of(MOST_BACK));
     }
 
     void link(UUID from, UUID to, Amount amount) {

@@ -31,6 +31,9 @@ class LotChange extends Entry {
         SPLIT,
         /** Poured into one with another. */
         TOGETHER,
+        /** Handed to somebody, and come back from them: nothing goes in or out by it. */
+        GIVEN,
+        BACK,
         /** What was found when it was looked at. */
         COUNTED
     }

@@ -34,13 +34,15 @@ interface Lots extends JpaRepository<Lot, UUID> {
             + " order by case when l.remaining > 0 then 0 else 1 end, l.madeOn desc, l.code desc")
     List<Lot> named(Stage without, List<String> words, Limit most);
 
-    /** What must be set aside, or used up by a day; and jars whose desiccant was put in before one. */
-    @Query("select l from Lot l where l.remaining > 0 and (l.desiccantOn <= :desiccantBefore"
-            + " or l.state = :setAside and l.stage <> :without or l.stage in :stages and l.bestBefore <= :until)")
+    /** What must be called back, set aside, or used up by a day; and jars whose desiccant was put in before one. */
+    @Query(
+            "select l from Lot l where l.remaining > 0 and (l.desiccantOn <= :desiccantBefore"
+                    + " or l.state = :setAside and l.stage <> :without or l.state = :destroyed and l.holder is not null or l.stage in :stages and l.bestBefore <= :until)")
     List<Lot> toSee(
             Collection<Stage> stages,
             Stage without,
             Product.State setAside,
+            Product.State destroyed,
             LocalDate until,
             LocalDate desiccantBefore);
 

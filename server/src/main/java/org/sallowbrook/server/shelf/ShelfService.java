@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -125,7 +126,8 @@ public class ShelfService implements UsesTaxon, DueSource {
         List<Due> due = new ArrayList<>();
         LocalDate usedUpBy = span.to().plusDays(USE_UP_DAYS);
         LocalDate desiccantBefore = span.to().minusDays(DESICCANT_DAYS);
-        List<Lot> toSee = lots.toSee(KEPT, Stage.STAND, Product.State.QUARANTINED, usedUpBy, desiccantBefore);
+        List<Lot> toSee = lots.toSee(
+                KEPT, Stage.STAND, Product.State.QUARANTINED, Product.State.DESTROYED, usedUpBy, desiccantBefore);
         for (Lot lot : toSee) {
             LocalDate put = lot.desiccantOn;
             if (put == null || put.isAfter(desiccantBefore)) {
@@ -151,7 +153,9 @@ public class ShelfService implements UsesTaxon, DueSource {
         }
         for (Lot lot : toSee) {
             LocalDate best = lot.bestBefore;
-            boolean aside = lot.state == Product.State.QUARANTINED;
+            boolean out = lot.holder != null
+                    && (lot.state == Product.State.QUARANTINED || lot.state == Product.State.DESTROYED);
+            boolean aside = out || lot.state == Product.State.QUARANTINED;
             // Set aside is whatever it is, a rest in the pot and a basket too; used up is what stands on the shelf.
             if (!aside
                     && (lot.state == Product.State.DESTROYED
@@ -168,11 +172,12 @@ public class ShelfService implements UsesTaxon, DueSource {
             due.add(
                     aside
                             ? new Due(
-                                    Due.Kind.SET_ASIDE,
-                                    "shelf",
+                                    out ? Due.Kind.CALL_BACK : Due.Kind.SET_ASIDE,
+                                    out ? "tracing" : "shelf",
                                     lot.id,
-                                    "Set aside " + lot.name
-                                            + (lot.holder == null ? "" : " (" + lot.holder + " has it)"),
+                                    out
+                                            ? "Call back " + lot.name + ": " + lot.holder + " has it"
+                                            : "Set aside " + lot.name,
                                     lot.code + ": " + lot.stateReason,
                                     span.today(),
                                     span.morning(span.today()),
@@ -396,7 +401,16 @@ public class ShelfService implements UsesTaxon, DueSource {
         return reader.view(reader.find(from));
     }
 
-    /** Records who has it now. */
+    /** @param from who had it, in words */
+    public record CameBack(String name, String code, String from, LocalDate on, String notedBy) {}
+
+    /** What of these somebody had and brought back, the latest first. */
+    @Transactional(readOnly = true)
+    public List<CameBack> cameBack(Collection<UUID> ids) {
+        return ledger.cameBack(ids);
+    }
+
+    /** Records who has it now, and that it came back. */
     public LotView give(UUID id, String holder, @Nullable String ifMatch) {
         Lot lot = reader.find(id);
         lot.checkVersion(ifMatch, () -> reader.view(lot));
@@ -414,7 +428,16 @@ public class ShelfService implements UsesTaxon, DueSource {
         if (!wrong.isEmpty()) {
             throw new Problem.Refused(wrong);
         }
-        lot.holder = holder.isBlank() ? null : holder.strip();
+        String to = back ? null : holder.strip();
+        if (!Objects.equals(lot.holder, to)) {
+            if (lot.holder != null) {
+                ledger.change(Owned.newId(), lot, LotChange.What.BACK, 0, people.today(), "from " + lot.holder);
+            }
+            if (to != null) {
+                ledger.change(Owned.newId(), lot, LotChange.What.GIVEN, 0, people.today(), "to " + to);
+            }
+        }
+        lot.holder = to;
         return reader.view(lots.saveAndFlush(lot));
     }
 }

@@ -12,6 +12,7 @@ import org.sallowbrook.server.dosing.TakenOfLots;
 import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.shelf.LotView;
+import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,12 +23,19 @@ class RecallSheet {
     private static final String BLANK = "______________";
 
     private final TracingService tracing;
+    private final ShelfService shelf;
     private final TakenOfLots takenOf;
     private final HouseholdService household;
     private final PeopleService people;
 
-    RecallSheet(TracingService tracing, TakenOfLots takenOf, HouseholdService household, PeopleService people) {
+    RecallSheet(
+            TracingService tracing,
+            ShelfService shelf,
+            TakenOfLots takenOf,
+            HouseholdService household,
+            PeopleService people) {
         this.tracing = tracing;
+        this.shelf = shelf;
         this.takenOf = takenOf;
         this.household = household;
         this.people = people;
@@ -50,6 +58,15 @@ class RecallSheet {
         sheet.text("Nobody uses, gives or takes any of it until it is cleared.");
         List<LotView> out = there.stream().filter(l -> l.holder() != null).toList();
         rows(sheet, "With somebody", out, l -> "with " + l.holder(), "Nobody has any of it, as far as it was noted.");
+        List<ShelfService.CameBack> back = shelf.cameBack(reached.ids());
+        if (!back.isEmpty()) {
+            sheet.heading("Came back")
+                    .rows(back.stream()
+                            .map(b -> new Sheet.Row(
+                                    b.name() + " " + b.code(),
+                                    b.from() + ", " + Words.day(b.on()) + " (noted by " + b.notedBy() + ")"))
+                            .toList());
+        }
         rows(
                 sheet,
                 "Here",
