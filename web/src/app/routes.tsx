@@ -72,6 +72,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../calendar/InCalendar')).InCalendar }),
       },
       {
+        path: 'archive/audit',
+        lazy: async () => ({ Component: (await import('../archive/Audit')).Audit }),
+      },
+      {
         path: 'archive',
         lazy: async () => ({ Component: (await import('../archive/Archive')).Archive }),
       },

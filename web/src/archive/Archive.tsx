@@ -1,3 +1,4 @@
+import { ButtonLink } from '../ui/controls'
 import { pageOnly } from '../ui/may'
 import { Page } from '../ui/page'
 import { Delete } from './Delete'
@@ -8,7 +9,10 @@ import { TakeAlong } from './TakeAlong'
 /** What a household has written down is its own: out in open files, back again, or gone for good. */
 export const Archive = pageOnly('keep', function Archive() {
   return (
-    <Page title="All records, out and back">
+    <Page
+      title="All records, out and back"
+      actions={<ButtonLink to="/archive/audit">Who did what, and why</ButtonLink>}
+    >
       <div className="grid items-start gap-4 lg:grid-cols-[2fr_3fr]">
         <div className="space-y-4">
           <TakeAlong />

@@ -65,6 +65,11 @@ const PAGES: PageOf[] = [
     name: 'All records, out and back',
     words: 'archive export import zip file csv table spreadsheet move other machine delete household keep',
   },
+  {
+    to: '/archive/audit',
+    name: 'Who did what, and why',
+    words: 'audit history changed struck out acknowledged decided member reason log',
+  },
   { to: '/tracing', name: 'Trace', words: 'where from which plant recall doubt upstream' },
   ...KINDS.map((k) => ({ to: `/making/${k.path}`, name: k.name, words: `${k.says} ${k.group} make` })),
 ]

@@ -45,6 +45,7 @@ public class ViewsTest extends InBrowser {
             {"/year", "What all of it takes"},
             {"/calendar", "Addresses that stand"},
             {"/archive", "One list, for a spreadsheet"},
+            {"/archive/audit", "What was acknowledged or decided"},
             {"/shelf/labels", "Size of one label"},
         };
     }
