@@ -53,7 +53,7 @@ public final class House {
             "course",
             "dose_taken");
 
-    private static final Set<String> KEPT = Set.of("household_id", "stand_id", "person_id");
+    private static final Set<String> KEPT = Set.of("household_id", "stand_id", "person_id", "vessel_id", "looked_by");
 
     private record Times(double medianMs, double p95Ms, int bytes) {}
 
@@ -68,8 +68,8 @@ public final class House {
 
     public static void main(String[] args) throws Exception {
         String url = System.getenv("SALLOWBROOK_DB_URL");
-        try (Connection db = DriverManager.getConnection(
-                url, System.getenv("SALLOWBROOK_DB_USER"), System.getenv("SALLOWBROOK_DB_PASSWORD"))) {
+        try (Connection db =
+                DriverManager.getConnection(url, "sallowbrook_steward", System.getenv("SALLOWBROOK_BENCH_STEWARD"))) {
             new House("http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT"), db).run();
         }
     }
@@ -304,6 +304,11 @@ public final class House {
             execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
                     + " from " + table + " t where " + ofIlse(table) + first(table));
         }
+        // What is over is used up, and its lines say so.
+        execute("insert into lot_change (id, household_id, lot_id, what, delta, on_day, at, noted_by, reason) select"
+                + " gen_random_uuid(), l.household_id, l.id, 'FINISHED', l.remaining - c.sum, l.made_on, now(), 'bench', ''"
+                + " from lot l join (select lot_id, sum(delta) as sum from lot_change where struck_at is null"
+                + " group by lot_id) c on c.lot_id = l.id where l.remaining <> c.sum and l.code like '%~" + k + "'");
         execute("set session_replication_role = default");
     }
 
@@ -364,10 +369,6 @@ public final class House {
         if (table.equals("drying_run") && column.equals("dried_g")) {
             return "coalesce(dried_g, fresh_g / 4)";
         }
-        if (table.equals("course") && column.equals("plan")) {
-            return "jsonb_set(jsonb_set(plan::jsonb, '{lotId}', to_jsonb(" + id("lot_id", k) + ")), '{startOn}',"
-                    + " to_jsonb(start_on - " + days + "))::text";
-        }
         if (column.equals("tag_id")) {
             return "null";
         }
@@ -395,11 +396,8 @@ public final class House {
             List<String> columns = columns(table);
             List<String> values = columns.stream()
                     .map(c -> "uuid".equals(types.get(table + "." + c))
-                            ? c.equals("tag_id") ? "null" : id(c, h * 1000)
-                            : table.equals("course") && c.equals("plan")
-                                    ? "jsonb_set(jsonb_set(plan::jsonb, '{lotId}', to_jsonb(" + id("lot_id", h * 1000)
-                                            + ")), '{personId}', to_jsonb(" + id("person_id", h * 1000) + "))::text"
-                                    : c)
+                            ? c.equals("tag_id") || c.equals("vessel_id") ? "null" : id(c, h * 1000)
+                            : c)
                     .toList();
             execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
                     + " from " + table + " where " + ofIlse(table));
