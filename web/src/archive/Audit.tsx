@@ -3,17 +3,17 @@ import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { api, ask, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
-import { Button, ButtonLink } from '../ui/controls'
+import { Button, ButtonLink, Toggle } from '../ui/controls'
 import { pageOnly } from '../ui/may'
 import { Empty, Loaded, Page, Section } from '../ui/page'
-import { capital, moment } from '../ui/words'
+import { moment } from '../ui/words'
 
 type Line = Schemas['AuditLineView']
 
 const DEED: Record<Line['deed'], string> = {
-  DECIDED: 'decided',
-  STRUCK_OUT: 'struck out',
-  CHANGED: 'last changed',
+  DECIDED: 'Decided',
+  STRUCK_OUT: 'Struck out',
+  CHANGED: 'Last changed',
 }
 
 /** Where a thing has a page of its own. */
@@ -33,18 +33,19 @@ export const Audit = pageOnly('keep', function Audit() {
   const [search, setSearch] = useSearchParams()
   const of = search.get('of') ?? undefined
   const [by, setBy] = useState(EVERYBODY)
+  const [changes, setChanges] = useState(false)
   const [page, setPage] = useState(0)
   const members = useQuery({
     queryKey: ['members'],
     queryFn: () => ask(api.GET('/api/household/members')),
   })
   const lines = useQuery({
-    queryKey: ['archive', 'audit', page, by, of],
+    queryKey: ['archive', 'audit', page, by, of, changes],
     placeholderData: keepPreviousData,
     queryFn: () =>
       ask(
         api.GET('/api/archive/audit', {
-          params: { query: { page, ...(by === EVERYBODY ? {} : { by }), ...(of ? { of } : {}) } },
+          params: { query: { page, changes, ...(by === EVERYBODY ? {} : { by }), ...(of ? { of } : {}) } },
         }),
       ),
   })
@@ -73,11 +74,19 @@ export const Audit = pageOnly('keep', function Audit() {
               ]}
             />
           </div>
+          <Toggle
+            label="Also when each thing was last changed"
+            checked={changes}
+            onChange={(on) => {
+              setPage(0)
+              setChanges(on)
+            }}
+          />
           {of && <Button onClick={() => only(undefined)}>Of everything again</Button>}
         </div>
         <p className="text-soft mb-2 text-sm">
-          What was acknowledged or decided, struck out, and when each thing was last changed. What a change
-          was before is not kept.
+          What was acknowledged or decided, and what was struck out. Of a change only the last is known, not
+          what was before.
         </p>
         <Loaded query={lines}>
           {(found) =>
@@ -112,7 +121,8 @@ function OneLine({ line, onOnly }: { line: Line; onOnly: ((subject: string) => v
         <span className="block">{line.by}</span>
       </span>
       <span>
-        <span className="font-medium">{capital(line.what)}</span> {DEED[line.deed]}
+        <span className="font-medium">{DEED[line.deed]}</span>
+        {line.deed !== 'CHANGED' && `, ${line.what}`}
         {line.name && (
           <>
             {': '}

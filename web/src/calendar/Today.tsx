@@ -66,6 +66,9 @@ const PAGE: Record<Task['kind'], (t: Task) => string> = {
   SET_ASIDE: (t) => `/tracing/${t.subjectId}`,
 }
 
+/** These are due whenever they are; since when would be no news. */
+const UNDATED: Task['kind'][] = ['CALL_BACK', 'USE_UP', 'SET_ASIDE']
+
 export function Today() {
   const today = useToday()
   return (
@@ -175,7 +178,7 @@ function TaskRow({ task, today }: { task: Task; today: string }) {
           </Link>
           <p className="text-soft text-sm">
             {task.detail}
-            {task.overdue && task.kind !== 'USE_UP' && task.kind !== 'SET_ASIDE' && (
+            {task.overdue && !UNDATED.includes(task.kind) && (
               <strong className="text-madder ml-2">late, was due {date(task.due)}</strong>
             )}
           </p>

@@ -644,14 +644,14 @@ public class ArchiveTest extends ServerTest {
                 .isTrue();
         ilse.get("/api/archive/audit?page=-1").expect(400);
         as("tam").get(audit).expect(403);
-        // By page, each line once.
-        JsonNode first = ilse.get("/api/archive/audit").expect(200).body();
-        JsonNode second = ilse.get("/api/archive/audit?page=1").expect(200).body();
-        if (first.path("more").asBoolean()) {
-            assertThat(first.path("lines").size()).isEqualTo(50);
-            assertThat(second.path("lines").get(0))
-                    .isNotEqualTo(first.path("lines").get(0));
-        }
+        // With what was only changed, by page, each line once.
+        JsonNode first = ilse.get("/api/archive/audit?changes=true").expect(200).body();
+        JsonNode second =
+                ilse.get("/api/archive/audit?changes=true&page=1").expect(200).body();
+        assertThat(first.path("more").asBoolean()).isTrue();
+        assertThat(first.path("lines").size()).isEqualTo(50);
+        assertThat(second.path("lines").get(0)).isNotEqualTo(first.path("lines").get(49));
+        assertThat(lines.toString()).doesNotContain("CHANGED");
     }
 
     /** Units in the heading, the decimal sign of the language, and nothing that a spreadsheet would run. */

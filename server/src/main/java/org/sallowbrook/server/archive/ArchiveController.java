@@ -87,11 +87,12 @@ class ArchiveController {
     Audit.AuditView audit(
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(required = false) @Nullable String by,
-            @RequestParam(required = false) @Nullable UUID of) {
+            @RequestParam(required = false) @Nullable UUID of,
+            @RequestParam(defaultValue = "false") boolean changes) {
         Checks.begin()
                 .that(page >= 0 && page < MOST_PAGES, "page", "must be from 0")
                 .done();
-        return audit.read(page, by, of);
+        return audit.read(page, by, of, changes);
     }
 
     /** What would happen if an archive were taken in; its body is the file. */

@@ -71,14 +71,16 @@ class Audit {
     /**
      * @param by a member's name; null for everybody
      * @param of a thing; null for all
+     * @param changes whether also when each thing was last changed
      */
     @Transactional(readOnly = true)
-    public AuditView read(int page, @Nullable String by, @Nullable UUID of) {
+    public AuditView read(int page, @Nullable String by, @Nullable UUID of, boolean changes) {
         UUID here = Member.current().householdId();
         return entities.unwrap(Session.class).doReturningWork(db -> {
             List<AuditLineView> lines = new ArrayList<>();
             try (PreparedStatement s = db.prepareStatement("select * from (" + all(db) + ") x where household_id = ?"
-                    + (by == null ? "" : " and by = ?") + (of == null ? "" : " and subject = ?")
+                    + (changes ? "" : " and deed <> 'CHANGED'") + (by == null ? "" : " and by = ?")
+                    + (of == null ? "" : " and subject = ?")
                     + " order by at desc, subject limit " + (LINES + 1) + " offset " + (long) page * LINES)) {
                 int n = 1;
                 s.setObject(n++, here);
