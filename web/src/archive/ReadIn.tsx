@@ -229,7 +229,8 @@ function Kinds({ kinds }: { kinds: Kind[] }) {
       {kinds.some((k) => k.hangs + k.clash > 0) && (
         <p className="text-soft text-sm">
           Left out is what belongs to something that is here already, such as a dose of a course or a look at
-          a stand, and what bears a number that something else here has. Enter by hand what you want of it.
+          a stand, what bears a number that something else here has, and what holds for the whole house. Enter
+          by hand what you want of it.
         </p>
       )}
     </>

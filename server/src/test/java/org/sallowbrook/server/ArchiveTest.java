@@ -507,7 +507,22 @@ public class ArchiveTest extends ServerTest {
                 more,
                 "archive.json",
                 text -> text.replaceFirst("\"stand\" : 1", "\"stand\" : 2")
-                        .replaceFirst("\"sighting\" : 0", "\"sighting\" : 2"));
+                        .replaceFirst("\"sighting\" : 0", "\"sighting\" : 2")
+                        .replaceFirst("\"audit_entry\" : 0", "\"audit_entry\" : 1")
+                        .replaceFirst("\"second_observer\" : 0", "\"second_observer\" : 1"));
+        // Nor an acknowledgement, nor somebody who vouches: they would open what is shut here.
+        more = changed(
+                more,
+                "tables/audit_entry.json",
+                text -> "[\n{\"id\":\"" + id() + "\",\"at\":\"2026-05-01T08:00:00+00:00\","
+                        + "\"member\":\"x\",\"what\":\"harvest\",\"subject_id\":\"" + known
+                        + "\",\"code\":\"NEAR_ROAD\",\"reason\":\"x\","
+                        + "\"message\":\"x\"}\n]\n");
+        more = changed(
+                more,
+                "tables/second_observer.json",
+                text -> "[\n{\"id\":\"" + id() + "\",\"name\":\"Nobody\",\"why\":\"x\","
+                        + "\"named_at\":\"2026-05-01T08:00:00+00:00\",\"named_by\":\"x\",\"ended_on\":null}\n]\n");
         JsonNode reading = read(keeper, more).expect(200).body();
         assertThat(reading.path("rows").asInt()).isEqualTo(2);
         JsonNode stands = find(reading.path("kinds"), "what", "stands");
@@ -517,6 +532,10 @@ public class ArchiveTest extends ServerTest {
                         .path("hangs")
                         .asInt())
                 .isEqualTo(1);
+        for (String house : List.of("second observers", "what was acknowledged")) {
+            assertThat(find(reading.path("kinds"), "what", house).path("hangs").asInt())
+                    .isEqualTo(1);
+        }
         assertThat(reading.path("lines").toString()).contains("Renamed", "DIFFERS");
         take(keeper, reading, "").expect(200);
         assertThat(keeper.get("/api/field/stands").body().toString())

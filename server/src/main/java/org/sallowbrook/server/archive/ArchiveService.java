@@ -184,7 +184,7 @@ class ArchiveService {
                     Scratch scratch = new Scratch(db, here, file, migrations, json);
                     Map<UUID, UUID> ids = ids(db, file, here, null);
                     scratch.fill(ids, false);
-                    scratch.compare();
+                    scratch.compare(isEmpty());
                     ArchiveView view = view(id, file, scratch, ids, here);
                     keep(id, new Waiting(here, path, clock.instant(), null));
                     return view;
@@ -373,7 +373,7 @@ class ArchiveService {
                 try {
                     Scratch scratch = new Scratch(db, here, file, migrations, json);
                     scratch.fill(ids(db, file, here, request.me()), true);
-                    scratch.compare();
+                    scratch.compare(empty);
                     List<String> contradictions = scratch.contradictions();
                     if (!contradictions.isEmpty()) {
                         throw ArchiveFile.refused("contradicts itself: " + String.join("; ", contradictions));

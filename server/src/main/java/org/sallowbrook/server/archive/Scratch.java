@@ -225,8 +225,12 @@ final class Scratch {
         }
     }
 
-    /** Holds every row against what is here. */
-    void compare() throws SQLException {
+    /**
+     * Holds every row against what is here.
+     *
+     * @param empty whether nothing is here yet
+     */
+    void compare(boolean empty) throws SQLException {
         run(Tables.ALL.stream()
                 .map(t -> "alter table " + temp(t) + " add column fate varchar(10)")
                 .collect(Collectors.joining(";")));
@@ -256,6 +260,14 @@ final class Scratch {
                         + ")");
             }
         }
+        if (!empty) {
+            for (Table table : Tables.ALL) {
+                if (table.house()) {
+                    run("update " + temp(table) + " set fate = 'HANGS' where fate is null");
+                }
+            }
+        }
+        acknowledged();
         for (boolean again = true; again; ) {
             again = false;
             for (Reference r : references) {
@@ -272,6 +284,17 @@ final class Scratch {
                                     .collect(Collectors.joining(" union all "))
                             + ") t where t.id = n.about_id and t.fate in ('HANGS', 'CLASH'))")
                     > 0;
+        }
+    }
+
+    /** What a file says was acknowledged of, or taken back from, something that is here would open a gate that is shut. */
+    private void acknowledged() throws SQLException {
+        String here = Tables.ALL.stream()
+                .filter(t -> hasId(t) && !SHARED.contains(t.name()))
+                .map(t -> "select id from " + home(t) + " where household_id = '" + household + "'")
+                .collect(Collectors.joining(" union all "));
+        for (String table : List.of("audit_entry", "loosened")) {
+            run("update pg_temp." + table + " set fate = 'HANGS' where fate is null and subject_id in (" + here + ")");
         }
     }
 

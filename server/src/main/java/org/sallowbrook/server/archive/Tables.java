@@ -12,7 +12,8 @@ final class Tables {
      * @param of where it bears no household itself: the column that leads to what does, and that table
      * @param left columns that stay behind
      * @param picture whether each row has a picture, which is a file of its own in column "jpeg"
-     * @param name what one is called on the page, as SQL over its row; null where nobody would know one by its name
+     * @param house whether it holds for the whole house: it comes only where nothing is yet, for it would change what is here
+     * @param label what one is called on the page, as SQL over its row; null where nobody would know one by its name
      */
     record Table(
             String name,
@@ -20,6 +21,7 @@ final class Tables {
             @Nullable Of of,
             Set<String> left,
             boolean picture,
+            boolean house,
             @Nullable String label) {
 
         /** Whose it is, as a condition with one parameter. */
@@ -30,7 +32,7 @@ final class Tables {
         }
 
         Table without(String... columns) {
-            return new Table(name, words, of, Set.of(columns), picture, label);
+            return new Table(name, words, of, Set.of(columns), picture, house, label);
         }
     }
 
@@ -40,11 +42,11 @@ final class Tables {
             table("account", "accounts").without("password_hash", "reset_hash", "reset_until"),
             named("person", "people", "name"),
             table("vessel", "vessels"),
-            table("second_observer", "second observers"),
+            house("second_observer", "second observers"),
             named("own_card", "cards of your own", "taxon_id"),
-            table("figure_check", "figures looked up"),
-            table("household_school", "ways of this house"),
-            table("year_means", "means for a year"),
+            house("figure_check", "figures looked up"),
+            house("household_school", "ways of this house"),
+            house("year_means", "means for a year"),
             table("code_counter", "numbers given out"),
             table("character_skill", "what was practised"),
             table("training_box", "plants practised"),
@@ -71,7 +73,7 @@ final class Tables {
             table("shake", "shakes"),
             table("cold_spoon", "cold spoons"),
             table("pan_weighing", "pans weighed"),
-            table("house_measure", "spoons and cups weighed"),
+            house("house_measure", "spoons and cups weighed"),
             named("course", "courses", "coalesce(purpose, 'a course') || ' from ' || start_on"),
             table("asked_after", "questions asked"),
             table("diary", "diaries"),
@@ -108,18 +110,22 @@ final class Tables {
     private Tables() {}
 
     private static Table table(String name, String words) {
-        return new Table(name, words, null, Set.of(), false, null);
+        return new Table(name, words, null, Set.of(), false, false, null);
+    }
+
+    private static Table house(String name, String words) {
+        return new Table(name, words, null, Set.of(), false, true, null);
     }
 
     private static Table named(String name, String words, String label) {
-        return new Table(name, words, null, Set.of(), false, label);
+        return new Table(name, words, null, Set.of(), false, false, label);
     }
 
     private static Table of(String name, String words, String column, String table) {
-        return new Table(name, words, new Of(column, table), Set.of(), false, null);
+        return new Table(name, words, new Of(column, table), Set.of(), false, false, null);
     }
 
     private static Table picture(String name, String words) {
-        return new Table(name, words, null, Set.of("jpeg"), true, null);
+        return new Table(name, words, null, Set.of("jpeg"), true, false, null);
     }
 }
