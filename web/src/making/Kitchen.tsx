@@ -4,7 +4,10 @@ import { Button, ButtonLink, Input } from '../ui/controls'
 import { Findings } from '../ui/Findings'
 import { Loaded, ProblemNotice } from '../ui/page'
 import { clockTime } from '../ui/timers'
+import { useAloud, useHasVoice } from '../ui/useAloud'
+import { useAwake } from '../ui/useAwake'
 import { useNow } from '../ui/useNow'
+import { useSwipe } from '../ui/useSwipe'
 import { beginWait, useKitchen, useSteps, type KitchenView } from './useKitchen'
 import { Only } from '../ui/may'
 
@@ -18,8 +21,12 @@ export function Kitchen() {
 function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
   const [differs, setDiffers] = useState(false)
   const [really, setReally] = useState('')
+  const [aloud, setAloud] = useState(false)
   const step = k.steps[k.at]
   const { done, back } = useSteps(k)
+  useAloud(step ? `${step.hazard ? `${step.hazard} ` : ''}${step.text}` : 'All steps are done.', aloud)
+  useAwake(step !== undefined)
+  const hasVoice = useHasVoice()
   const { mutate, isPending } = done
   const advance = useCallback(() => {
     if (!step || isPending) return
@@ -42,8 +49,12 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [advance, k.name])
+  const swipe = useSwipe(advance, () => {
+    if (k.done.length > 0 && !back.isPending) back.mutate()
+  })
   return (
     <main
+      {...swipe}
       id="main"
       className="mx-auto flex min-h-[calc(100vh-9rem)] max-w-7xl flex-col gap-3 px-4 pt-3 pb-28 lg:pb-6"
     >
@@ -51,7 +62,14 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
         <h1 className="text-2xl font-semibold">
           {k.name} <span className="text-soft text-lg">{k.code}</span>
         </h1>
-        <ButtonLink to={`/making/batches/${k.batchId}`}>Back to the batch</ButtonLink>
+        <div className="flex flex-wrap gap-3">
+          {hasVoice && (
+            <Button aria-pressed={aloud} onClick={() => setAloud(!aloud)}>
+              {aloud ? 'Be silent' : 'Read aloud'}
+            </Button>
+          )}
+          <ButtonLink to={`/making/batches/${k.batchId}`}>Back to the batch</ButtonLink>
+        </div>
       </div>
       {step ? (
         <>
@@ -80,7 +98,7 @@ function AtTheStove({ kitchen: k }: { kitchen: KitchenView }) {
           >
             <span aria-live="polite">{step.text}</span>
             <span className="text-soft mt-4 block text-lg font-normal">
-              Touch anywhere here, or the space bar, when it is done
+              Touch anywhere here, stroke to the left, or the space bar, when it is done
             </span>
           </button>
           {differs && (

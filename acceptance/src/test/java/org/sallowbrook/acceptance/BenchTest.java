@@ -267,6 +267,54 @@ public class BenchTest extends InBrowser {
         assertThat(main()).containsText("Step 4 of 4");
     }
 
+    /** A voice of the device's own, which writes down what it is to say. */
+    private static final String VOICE = """
+            Object.defineProperty(window, 'speechSynthesis', { configurable: true, value: { said: [],
+                getVoices: () => [{ localService: true, lang: 'en-GB', name: 'own' }],
+                speak(u) { this.said.push(u.text) }, cancel() {}, addEventListener() {}, removeEventListener() {} } });
+            window.SpeechSynthesisUtterance = function (text) { this.text = text };""";
+
+    private void stroke(int from, int to) {
+        page.evaluate("""
+                ([from, to]) => {
+                    const main = document.querySelector('main')
+                    const at = (x) => [new Touch({ identifier: 1, target: main, clientX: x, clientY: 300 })]
+                    const tell = (type, touches, changedTouches) => main.dispatchEvent(
+                        new TouchEvent(type, { bubbles: true, cancelable: true, touches, changedTouches }))
+                    tell('touchstart', at(from), at(from))
+                    tell('touchend', [], at(to))
+                }""", java.util.List.of(from, to));
+    }
+
+    /** By a voice of the device, where there is one, and with strokes that need no finger's point. */
+    @Test
+    public void stepsAreReadAloudAndStrokedOn() {
+        go("/making/tea");
+        choose("Herb", "small-leaved lime, flower");
+        start("Tea read aloud");
+        link("At the stove, in large letters").click();
+        assertThat(main()).containsText("Step 1 of 4");
+        assertThat(button("Read aloud")).hasCount(0);
+        page.addInitScript(VOICE);
+        page.reload();
+        button("Read aloud").click();
+        page.waitForFunction("() => speechSynthesis.said.length === 1");
+        accessible("at the stove, aloud");
+        stroke(300, 100);
+        assertThat(main()).containsText("Step 2 of 4");
+        page.waitForFunction("() => speechSynthesis.said.length === 2"
+                + " && speechSynthesis.said[1] === 'Boiling water. '"
+                + " + document.querySelector('main [aria-live=polite]').innerText");
+        stroke(300, 260);
+        stroke(100, 300);
+        assertThat(main()).containsText("Step 1 of 4");
+        button("Be silent").click();
+        stroke(300, 100);
+        assertThat(main()).containsText("Step 2 of 4");
+        org.assertj.core.api.Assertions.assertThat(page.evaluate("speechSynthesis.said.length"))
+                .isEqualTo(3);
+    }
+
     @Test
     public void aSpoonWeighedOnceMakesTheRangeNarrow() {
         go("/making/tea");
