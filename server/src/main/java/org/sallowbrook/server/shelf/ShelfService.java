@@ -152,55 +152,59 @@ public class ShelfService implements UsesTaxon, DueSource {
             }
         }
         for (Lot lot : toSee) {
-            LocalDate best = lot.bestBefore;
-            boolean out = lot.holder != null
-                    && (lot.state == Product.State.QUARANTINED || lot.state == Product.State.DESTROYED);
-            boolean aside = out || lot.state == Product.State.QUARANTINED;
+            boolean spoilt = lot.state == Product.State.DESTROYED;
             // Set aside is whatever it is, a rest in the pot and a basket too; used up is what stands on the shelf.
-            if (!aside
-                    && (lot.state == Product.State.DESTROYED
-                            || best == null
-                            || best.isAfter(usedUpBy)
-                            || !KEPT.contains(lot.stage))) {
-                continue;
+            if (lot.state == Product.State.QUARANTINED || spoilt && lot.holder != null) {
+                if (span.holds(span.today())) {
+                    due.add(aside(lot, span));
+                }
+            } else if (!spoilt && lot.bestBefore != null && KEPT.contains(lot.stage)) {
+                LocalDate on = toUseUp(lot.bestBefore, span);
+                if (!lot.bestBefore.isAfter(usedUpBy) && span.holds(on)) {
+                    due.add(usedUp(lot, lot.bestBefore, on, span));
+                }
             }
-            boolean expired = best != null && span.today().isAfter(best);
-            LocalDate on = aside || best == null || expired ? span.today() : best.minusDays(USE_UP_DAYS);
-            if (!span.holds(on)) {
-                continue;
-            }
-            due.add(
-                    aside
-                            ? new Due(
-                                    out ? Due.Kind.CALL_BACK : Due.Kind.SET_ASIDE,
-                                    out ? "tracing" : "shelf",
-                                    lot.id,
-                                    out
-                                            ? "Call back " + lot.name + ": " + lot.holder + " has it"
-                                            : "Set aside " + lot.name,
-                                    lot.code + ": " + lot.stateReason,
-                                    span.today(),
-                                    span.morning(span.today()),
-                                    true,
-                                    lot.version,
-                                    null,
-                                    null,
-                                    null)
-                            : new Due(
-                                    Due.Kind.USE_UP,
-                                    "shelf",
-                                    lot.id,
-                                    (expired ? "Past its date: " : "Use up ") + lot.name,
-                                    lot.code + ", best before " + (best == null ? "" : Words.day(best)),
-                                    best == null ? on : best,
-                                    span.morning(on),
-                                    expired,
-                                    lot.version,
-                                    null,
-                                    null,
-                                    null));
         }
         return due;
+    }
+
+    /** Out of use, and called back where somebody has it. */
+    private static Due aside(Lot lot, Span span) {
+        boolean out = lot.holder != null;
+        return new Due(
+                out ? Due.Kind.CALL_BACK : Due.Kind.SET_ASIDE,
+                out ? "tracing" : "shelf",
+                lot.id,
+                out ? "Call back " + lot.name + ": " + lot.holder + " has it" : "Set aside " + lot.name,
+                lot.code + ": " + lot.stateReason,
+                span.today(),
+                span.morning(span.today()),
+                true,
+                lot.version,
+                null,
+                null,
+                null);
+    }
+
+    private static LocalDate toUseUp(LocalDate best, Span span) {
+        return span.today().isAfter(best) ? span.today() : best.minusDays(USE_UP_DAYS);
+    }
+
+    private static Due usedUp(Lot lot, LocalDate best, LocalDate on, Span span) {
+        boolean expired = span.today().isAfter(best);
+        return new Due(
+                Due.Kind.USE_UP,
+                "shelf",
+                lot.id,
+                (expired ? "Past its date: " : "Use up ") + lot.name,
+                lot.code + ", best before " + Words.day(best),
+                best,
+                span.morning(on),
+                expired,
+                lot.version,
+                null,
+                null,
+                null);
     }
 
     @Override
