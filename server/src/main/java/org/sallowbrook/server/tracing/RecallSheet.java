@@ -2,8 +2,10 @@ package org.sallowbrook.server.tracing;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.core.shelf.Stage;
@@ -58,7 +60,11 @@ class RecallSheet {
         sheet.text("Nobody uses, gives or takes any of it until it is cleared.");
         List<LotView> out = there.stream().filter(l -> l.holder() != null).toList();
         rows(sheet, "With somebody", out, l -> "with " + l.holder(), "Nobody has any of it, as far as it was noted.");
-        List<ShelfService.CameBack> back = shelf.cameBack(reached.ids());
+        // What was lent and came back in peace is out again, or it is told with its day.
+        Set<String> still = out.stream().map(LotView::code).collect(Collectors.toSet());
+        List<ShelfService.CameBack> back = shelf.cameBack(reached.ids()).stream()
+                .filter(b -> !still.contains(b.code()))
+                .toList();
         if (!back.isEmpty()) {
             sheet.heading("Came back")
                     .rows(back.stream()
