@@ -5,7 +5,7 @@ import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, SIGNED_OUT, speakFor, type Schemas } from '../api/client'
 import { deviceOf, thisDevice } from '../api/device'
 import { mine } from '../api/outbox'
-import { unpackAll } from '../field/pack'
+import { leave } from '../field/pack'
 import { keepNumbers } from '../dosing/numbers'
 import { useSession } from '../household/queries'
 import { Button, Toggle } from '../ui/controls'
@@ -135,10 +135,7 @@ function SignedIn({
   }
   const signOut = async () => {
     await ask(api.DELETE('/api/session'))
-    queries.clear()
-    forgetAll()
-    await unpackAll()
-    location.assign('/sign-in')
+    await leave(queries)
   }
 
   return (

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, errorAt } from '../api/client'
-import { unpackAll } from '../field/pack'
+import { leave } from '../field/pack'
 import { useCommand } from '../ui/command'
 import { Button, Input } from '../ui/controls'
 import { ProblemNotice, Section } from '../ui/page'
@@ -13,11 +13,7 @@ export function Delete() {
   const [password, setPassword] = useState('')
   const gone = useCommand([], {
     mutationFn: () => ask(api.POST('/api/archive/deletion', { body: { name, password } })),
-    onSuccess: async () => {
-      queries.clear()
-      await unpackAll()
-      location.assign('/sign-in')
-    },
+    onSuccess: () => leave(queries),
   })
   return (
     <Section title="The end of a household">

@@ -1,3 +1,4 @@
+import { forgetAll } from '../ui/kept'
 import type { Topic } from '../ui/command'
 import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query'
 import { clearDevice, thisDevice } from '../api/device'
@@ -146,7 +147,10 @@ export async function packQuietly(queries: QueryClient) {
 }
 
 /** Whoever signs out leaves nothing of theirs here; what is another's stays for them. */
-export async function unpackAll() {
+export async function leave(queries: QueryClient) {
+  queries.clear()
+  forgetAll()
   localStorage.removeItem(packedKey())
   await clearDevice()
+  location.assign('/sign-in')
 }
