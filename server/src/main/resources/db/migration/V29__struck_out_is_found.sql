@@ -1,0 +1,22 @@
+-- Who struck out what is read by day over all tables: rare rows, found without reading the others.
+create index asked_after_struck on asked_after (household_id, struck_at) where struck_at is not null;
+create index batch_step_struck on batch_step (household_id, struck_at) where struck_at is not null;
+create index cold_spoon_struck on cold_spoon (household_id, struck_at) where struck_at is not null;
+create index contact_struck on contact (household_id, struck_at) where struck_at is not null;
+create index diary_day_struck on diary_day (household_id, struck_at) where struck_at is not null;
+create index direct_use_struck on direct_use (household_id, struck_at) where struck_at is not null;
+create index dose_taken_struck on dose_taken (household_id, struck_at) where struck_at is not null;
+create index dry_test_struck on dry_test (household_id, struck_at) where struck_at is not null;
+create index harvest_struck on harvest (household_id, struck_at) where struck_at is not null;
+create index house_measure_struck on house_measure (household_id, struck_at) where struck_at is not null;
+create index lot_change_struck on lot_change (household_id, struck_at) where struck_at is not null;
+create index pan_weighing_struck on pan_weighing (household_id, struck_at) where struck_at is not null;
+create index plant_trial_struck on plant_trial (household_id, struck_at) where struck_at is not null;
+create index professional_answer_struck on professional_answer (household_id, struck_at) where struck_at is not null;
+create index reaction_struck on reaction (household_id, struck_at) where struck_at is not null;
+create index shake_struck on shake (household_id, struck_at) where struck_at is not null;
+create index sighting_struck on sighting (household_id, struck_at) where struck_at is not null;
+create index stand_count_struck on stand_count (household_id, struck_at) where struck_at is not null;
+create index stand_identification_struck on stand_identification (household_id, struck_at) where struck_at is not null;
+create index weighing_struck on weighing (household_id, struck_at) where struck_at is not null;
+create index audit_entry_at on audit_entry (household_id, at);
