@@ -145,24 +145,29 @@ public class ArchiveTest extends ServerTest {
         return summed(files);
     }
 
-    /** How many rows each table has of a household. */
-    private Map<String, Long> rows(Client keeper) {
-        UUID account = UUID.fromString(
-                keeper.get("/api/session").body().path("account").asString());
-        UUID household = jdbc.sql("select household_id from account where id = ?")
-                .param(account)
+    private UUID household(Client keeper) {
+        return jdbc.sql("select household_id from account where id = ?")
+                .param(UUID.fromString(
+                        keeper.get("/api/session").body().path("account").asString()))
                 .query(UUID.class)
                 .single();
+    }
+
+    private long count(String table, UUID household) {
+        return jdbc.sql("select count(*) from " + table + " where household_id = ?")
+                .param(household)
+                .query(Long.class)
+                .single();
+    }
+
+    /** How many rows each table has of a household. */
+    private Map<String, Long> rows(Client keeper) {
+        UUID household = household(keeper);
         Map<String, Long> rows = new LinkedHashMap<>();
         for (String table : tables("household_id")) {
             // Every change counts itself, and what guards against sending twice is not a record.
             if (!Set.of("household_change", "received").contains(table)) {
-                rows.put(
-                        table,
-                        jdbc.sql("select count(*) from " + table + " where household_id = ?")
-                                .param(household)
-                                .query(Long.class)
-                                .single());
+                rows.put(table, count(table, household));
             }
         }
         return rows;
@@ -411,7 +416,13 @@ public class ArchiveTest extends ServerTest {
                     "tables/lot.json",
                     "\"remaining\":[0-9.]+",
                     "\"remaining\":99999",
-                    "contradicts itself"),
+                    "could not have been written here"),
+            change(
+                    "an unknown plant",
+                    "tables/harvest.json",
+                    "\"taxon_id\":\"[a-z-]+\"",
+                    "\"taxon_id\":\"moon-grass\"",
+                    "a plant that has no card here: moon-grass"),
             change(
                     "made of itself",
                     "tables/lot_link.json",
@@ -571,6 +582,7 @@ public class ArchiveTest extends ServerTest {
         UUID stand = id();
         Chain.stand(keeper, stand, "stinging-nettle");
         byte[] archive = archive(keeper);
+        UUID household = household(keeper);
         Map<String, Object> deletion = new HashMap<>(Map.of("name", "House of archive", "password", "merrow-demo"));
         assertThat(keeper.post("/api/archive/deletion", deletion).expect(400).wrongFields())
                 .containsExactly("name");
@@ -583,7 +595,12 @@ public class ArchiveTest extends ServerTest {
         keeper.post("/api/archive/deletion", deletion).expect(204);
         assertThat(keeper.get("/api/session").body().path("signedIn").asBoolean())
                 .isFalse();
-        assertThat(jdbc.sql("select count(*) from account where username = 'archive.gone'")
+        // Nothing of it is left in any table, be it one that goes along or not.
+        for (String table : tables("household_id")) {
+            assertThat(count(table, household)).as(table).isZero();
+        }
+        assertThat(jdbc.sql("select count(*) from household where id = ?")
+                        .param(household)
                         .query(Long.class)
                         .single())
                 .isZero();

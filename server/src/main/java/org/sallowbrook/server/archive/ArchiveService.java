@@ -5,8 +5,12 @@ import jakarta.persistence.metamodel.EntityType;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -15,12 +19,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.function.Predicate;
 import javax.sql.DataSource;
 import org.hibernate.Session;
 import org.jspecify.annotations.Nullable;
@@ -35,10 +40,14 @@ import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.ReadIn;
 import org.sallowbrook.server.platform.Stored;
+import org.springframework.dao.InvalidDataAccessApiUsageException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tools.jackson.databind.json.JsonMapper;
 
 /** All records of a household out into one file, and what is new of such a file in; and the end of a household. */
@@ -91,8 +100,8 @@ class ArchiveService {
     private static final int MOST_WAITING = 8;
     private static final int LINES_OF_A_KIND = 100;
     private static final int COUNTED = 1000;
+    private static final int MOST_SAID = 5;
 
-    private final Archives archives;
     private final ArchiveWriter writer;
     private final Migrations migrations;
     private final DataSource dataSource;
@@ -107,7 +116,6 @@ class ArchiveService {
     private final Map<UUID, Waiting> waiting = new LinkedHashMap<>();
 
     ArchiveService(
-            Archives archives,
             ArchiveWriter writer,
             Migrations migrations,
             DataSource dataSource,
@@ -119,7 +127,6 @@ class ArchiveService {
             List<ReadIn> rooms,
             JsonMapper json,
             Clock clock) {
-        this.archives = archives;
         this.writer = writer;
         this.migrations = migrations;
         this.dataSource = dataSource;
@@ -135,7 +142,7 @@ class ArchiveService {
 
     /** @return a file that the caller deletes */
     Path write() throws IOException {
-        Path file = archives.file(0);
+        Path file = Archives.file(0);
         try {
             writer.write(file);
             return file;
@@ -151,7 +158,7 @@ class ArchiveService {
     List<ListView> lists() {
         return Lists.names().entrySet().stream()
                 .map(l -> new ListView(l.getKey(), l.getValue()))
-                .sorted(java.util.Comparator.comparing(ListView::words))
+                .sorted(Comparator.comparing(ListView::words))
                 .toList();
     }
 
@@ -168,13 +175,13 @@ class ArchiveService {
 
     /** Says what would happen; nothing has yet. @param length as it was announced; -1 where it was not */
     ArchiveView read(InputStream in, long length) throws IOException {
-        Path path = archives.file(Math.max(0, length));
+        Path path = Archives.file(Math.max(0, length));
         UUID id = Owned.newId();
         UUID here = Member.current().householdId();
         try {
             try {
-                Files.copy(in, path, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
-            } catch (java.nio.file.FileSystemException e) {
+                Files.copy(in, path, StandardCopyOption.REPLACE_EXISTING);
+            } catch (FileSystemException e) {
                 throw Archives.full();
             }
             try (ArchiveFile file = ArchiveFile.open(path);
@@ -241,7 +248,7 @@ class ArchiveService {
     private List<ReadAccountView> accounts(ArchiveFile file, Map<UUID, UUID> ids) throws IOException {
         Map<UUID, String> here = usernames();
         List<ReadAccountView> found = new ArrayList<>();
-        file.rows(Tables.ALL.get(0), (row, line) -> {
+        file.rows(Tables.ACCOUNTS, (row, line) -> {
             UUID id = UUID.fromString(row.path("id").asString());
             found.add(new ReadAccountView(
                     id,
@@ -298,7 +305,7 @@ class ArchiveService {
         Map<String, UUID> byName = new HashMap<>();
         Map<UUID, String> usernames = usernames();
         usernames.forEach((id, name) -> byName.put(name, id));
-        file.rows(Tables.ALL.get(0), (row, line) -> {
+        file.rows(Tables.ACCOUNTS, (row, line) -> {
             UUID id = UUID.fromString(row.path("id").asString());
             UUID same = byName.get(row.path("username").asString());
             if (id.equals(me)) {
@@ -312,38 +319,58 @@ class ArchiveService {
 
     /** In the same order as before: the time in it stays. */
     private static UUID changedId(UUID here, UUID id) {
-        UUID named = UUID.nameUUIDFromBytes((here + " " + id).getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+        UUID named = UUID.nameUUIDFromBytes((here + " " + id).getBytes(StandardCharsets.US_ASCII));
         return new UUID(id.getMostSignificantBits(), named.getLeastSignificantBits());
     }
 
     private synchronized void keep(UUID id, Waiting reading) {
-        List<UUID> over = Stream.concat(
-                        waiting.entrySet().stream()
-                                .filter(w -> w.getValue().at().plus(KEPT).isBefore(clock.instant()))
-                                .map(Map.Entry::getKey),
-                        waiting.keySet().stream().limit(Math.max(0, waiting.size() + 1 - MOST_WAITING)))
-                .toList();
-        over.forEach(this::discard);
+        waiting.keySet().stream()
+                .limit(Math.max(0, waiting.size() + 1 - MOST_WAITING))
+                .toList()
+                .forEach(this::discard);
         waiting.put(id, reading);
+    }
+
+    /** Nobody came back to say yes or no: all of a household does not lie about for longer than it is looked at. */
+    @Scheduled(fixedDelay = 600_000)
+    void discardOld() {
+        Instant before = clock.instant().minus(KEPT);
+        discard(w -> w.at().isBefore(before));
+    }
+
+    private synchronized void discard(Predicate<Waiting> which) {
+        waiting.entrySet().stream()
+                .filter(w -> which.test(w.getValue()))
+                .map(Map.Entry::getKey)
+                .toList()
+                .forEach(this::discard);
     }
 
     private synchronized void discard(UUID id) {
         Waiting reading = waiting.remove(id);
         if (reading != null) {
-            try {
-                Files.deleteIfExists(reading.file());
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            delete(reading.file());
+        }
+    }
+
+    private static void delete(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
     private synchronized Waiting waiting(UUID id) {
         Waiting reading = waiting.get(id);
         if (reading == null || !reading.household().equals(Member.current().householdId())) {
-            throw new Problem.NotFound("archive");
+            throw gone();
         }
         return reading;
+    }
+
+    private static Problem.NotFound gone() {
+        return new Problem.NotFound("archive here any more; give it once more");
     }
 
     /** It is not read after all. */
@@ -369,17 +396,16 @@ class ArchiveService {
         UUID here = Member.current().householdId();
         ReadInView taken;
         try (ArchiveFile file = ArchiveFile.open(reading.file())) {
+            ReadIn.Came[] came = new ReadIn.Came[1];
             int rows = entities.unwrap(Session.class).doReturningWork(db -> {
                 try {
                     Scratch scratch = new Scratch(db, here, file, migrations, json);
                     scratch.fill(ids(db, file, here, request.me()), true);
                     scratch.compare(empty);
-                    List<String> contradictions = scratch.contradictions();
-                    if (!contradictions.isEmpty()) {
-                        throw ArchiveFile.refused("contradicts itself: " + String.join("; ", contradictions));
-                    }
+                    stays(scratch.madeOfThemselves());
                     scratch.closeAccounts(passwords.encode(UUID.randomUUID().toString()));
                     int all = scratch.take();
+                    came[0] = scratch.came();
                     scratch.drop();
                     return all;
                 } catch (IOException e) {
@@ -389,7 +415,7 @@ class ArchiveService {
             if (empty) {
                 settings(file.head().household());
             }
-            readAll();
+            check(came[0]);
             gatekeeper.record(
                     "archive",
                     here,
@@ -397,26 +423,24 @@ class ArchiveService {
                     rows + " rows of " + file.head().household().name() + " of "
                             + file.head().madeAt() + ": " + request.reason().strip());
             taken = new ReadInView(rows);
+        } catch (NoSuchFileException e) {
+            // Taken a moment ago by the same touch sent twice.
+            throw gone();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        org.springframework.transaction.support.TransactionSynchronizationManager.registerSynchronization(
-                new org.springframework.transaction.support.TransactionSynchronization() {
-                    @Override
-                    public void afterCommit() {
-                        done(id, reading, taken);
-                    }
-                });
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                done(id, reading, taken);
+            }
+        });
         return taken;
     }
 
     private synchronized void done(UUID id, Waiting reading, ReadInView taken) {
         waiting.computeIfPresent(id, (k, w) -> new Waiting(w.household(), w.file(), w.at(), taken));
-        try {
-            Files.deleteIfExists(reading.file());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        delete(reading.file());
     }
 
     private void settings(ArchiveHead.HouseholdOf of) {
@@ -435,33 +459,40 @@ class ArchiveService {
         }
     }
 
-    /** Every record as the application reads it, and every room what only it can judge. */
-    private void readAll() {
+    /** Every record that came as the application reads it, and every room what only it can judge. */
+    private void check(ReadIn.Came came) {
         entities.clear();
         try {
             for (EntityType<?> type : entities.getMetamodel().getEntities()) {
                 Class<?> java = type.getJavaType();
                 boolean picture = Arrays.stream(java.getDeclaredFields()).anyMatch(f -> f.getType() == byte[].class);
-                if (Owned.class.isAssignableFrom(java) && !picture) {
-                    entities.createQuery("select e from " + type.getName() + " e", java)
-                            .getResultList()
-                            .clear();
+                List<UUID> ids = picture
+                        ? List.of()
+                        : came.of(java.getAnnotation(jakarta.persistence.Table.class)
+                                .name());
+                for (int from = 0; from < ids.size(); from += COUNTED) {
+                    entities.createQuery("select e from " + type.getName() + " e where e.id in :ids", java)
+                            .setParameter("ids", ids.subList(from, Math.min(ids.size(), from + COUNTED)))
+                            .getResultList();
                     entities.clear();
                 }
             }
             for (ReadIn room : rooms) {
-                List<String> wrong = room.wrong();
-                if (!wrong.isEmpty()) {
-                    throw ArchiveFile.refused(
-                            "holds what could not have been written here: " + String.join("; ", wrong));
-                }
+                stays(room.wrong(came));
             }
         } catch (Stored.Unreadable e) {
             throw ArchiveFile.refused("holds a document that can't be read: " + e.getMessage());
         } catch (InvalidInput e) {
             throw e;
-        } catch (IllegalArgumentException | org.springframework.dao.InvalidDataAccessApiUsageException e) {
+        } catch (IllegalArgumentException | InvalidDataAccessApiUsageException e) {
             throw ArchiveFile.refused("holds a word nobody here knows: " + e.getMessage());
+        }
+    }
+
+    private static void stays(List<String> wrong) {
+        if (!wrong.isEmpty()) {
+            throw ArchiveFile.refused("holds what could not have been written here: "
+                    + String.join("; ", wrong.subList(0, Math.min(MOST_SAID, wrong.size()))));
         }
     }
 
@@ -490,12 +521,12 @@ class ArchiveService {
         household.endAllSessions();
         entities.flush();
         entities.clear();
-        Stream.of("calendar_feed", "countersignature", "received", "scale_placement", "household_change")
-                .forEach(t -> deleteFrom(t, "household_id = ?", here));
+        Tables.OF_THIS_SERVER.forEach(t -> deleteFrom(t, "household_id = ?", here));
         for (int i = Tables.ALL.size() - 1; i >= 0; i--) {
             deleteFrom(Tables.ALL.get(i).name(), Tables.ALL.get(i).mine(), here);
         }
         deleteFrom("household", "id = ?", here);
+        discard(w -> w.household().equals(here));
     }
 
     private void deleteFrom(String table, String mine, UUID here) {

@@ -5,31 +5,26 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
-import org.springframework.stereotype.Component;
 import org.springframework.web.ErrorResponseException;
 
-/** Where archives lie while they are made or read: a folder only this server reads, emptied as each is done with. */
-@Component
-class Archives {
+/** Where archives lie while they are made or read: files that only this server reads, gone as each is done with. */
+final class Archives {
 
     /** Kept free beside what is written. */
     private static final long SPARE = 64L * 1024 * 1024;
 
-    private final Path folder;
-
-    Archives() throws IOException {
-        folder = Files.createTempDirectory("sallowbrook-archives-");
-        folder.toFile().deleteOnExit();
-    }
+    private Archives() {}
 
     /** @throws ErrorResponseException where the disk has no room for so many bytes more */
-    Path file(long bytes) throws IOException {
+    static Path file(long bytes) throws IOException {
+        // Not in a folder of its own: a machine that runs for years tidies empty ones away.
+        Path file = Files.createTempFile("sallowbrook-archive-", ".zip");
+        file.toFile().deleteOnExit();
         // Not by the file store: where the table of mounts is not seen, as in a cage, that one finds nothing.
-        if (folder.toFile().getUsableSpace() < bytes + SPARE) {
+        if (file.toFile().getUsableSpace() < bytes + SPARE) {
+            Files.delete(file);
             throw full();
         }
-        Path file = Files.createTempFile(folder, "archive-", ".zip");
-        file.toFile().deleteOnExit();
         return file;
     }
 

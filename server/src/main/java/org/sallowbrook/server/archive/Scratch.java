@@ -20,6 +20,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.archive.Tables.Table;
+import org.sallowbrook.server.platform.ReadIn;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -49,6 +50,9 @@ final class Scratch {
 
     /** What is shared by all, so that to belong to it makes nothing a part of it. */
     private static final Set<String> SHARED = Set.of("household", "account", "vessel");
+
+    /** Columns that name plants, one or several parted by commas. */
+    private static final Set<String> PLANTS = Set.of("taxon_id", "for_taxon", "taxa");
 
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
@@ -267,7 +271,6 @@ final class Scratch {
                 }
             }
         }
-        acknowledged();
         for (boolean again = true; again; ) {
             again = false;
             for (Reference r : references) {
@@ -285,16 +288,21 @@ final class Scratch {
                             + ") t where t.id = n.about_id and t.fate in ('HANGS', 'CLASH'))")
                     > 0;
         }
+        acknowledged();
     }
 
-    /** What a file says was acknowledged of, or taken back from, something that is here would open a gate that is shut. */
+    /**
+     * What was acknowledged of something, or taken back from it, comes with it alone: a file that says so of what is here would
+     * open a gate that is shut, and of what is not here one that somebody has yet to come to.
+     */
     private void acknowledged() throws SQLException {
-        String here = Tables.ALL.stream()
-                .filter(t -> hasId(t) && !SHARED.contains(t.name()))
-                .map(t -> "select id from " + home(t) + " where household_id = '" + household + "'")
+        String come = Tables.ALL.stream()
+                .filter(Scratch::hasId)
+                .map(t -> "select id from " + temp(t) + (SHARED.contains(t.name()) ? "" : " where fate is null"))
                 .collect(Collectors.joining(" union all "));
         for (String table : List.of("audit_entry", "loosened")) {
-            run("update pg_temp." + table + " set fate = 'HANGS' where fate is null and subject_id in (" + here + ")");
+            run("update pg_temp." + table + " set fate = 'HANGS' where fate is null and subject_id <> '" + household
+                    + "' and subject_id not in (" + come + ")");
         }
     }
 
@@ -370,19 +378,12 @@ final class Scratch {
         return lines;
     }
 
-    /** What its own lines speak against, each in words: nobody here wrote it so. */
-    List<String> contradictions() throws SQLException {
-        List<String> wrong = new ArrayList<>(
-                texts("select 'there can not be as much left of ' || l.code || ' as it says' from pg_temp.lot l join"
-                        + " (select lot_id, sum(delta) as sum, sum(greatest(delta, 0)) as came from pg_temp.lot_change"
-                        + " where struck_at is null group by lot_id) c on c.lot_id = l.id where l.fate is null"
-                        + " and (l.remaining < c.sum - 1e-6 * (1 + c.came) or l.remaining > c.came + 1e-6 * (1 + c.came))"
-                        + " order by 1 limit 5"));
-        wrong.addAll(texts("with recursive d as (select from_lot, to_lot from pg_temp.lot_link union"
+    /** What would come from itself, each in words: whoever follows it up would never arrive. */
+    List<String> madeOfThemselves() throws SQLException {
+        return texts("with recursive d as (select from_lot, to_lot from pg_temp.lot_link union"
                 + " select d.from_lot, k.to_lot from d join pg_temp.lot_link k on k.from_lot = d.to_lot)"
                 + " select distinct l.code || ' was made of itself' from d join pg_temp.lot l on l.id = d.from_lot"
-                + " where d.from_lot = d.to_lot order by 1 limit 5"));
-        return wrong;
+                + " where d.from_lot = d.to_lot order by 1 limit 5");
     }
 
     /** Accounts that come are nobody's until the keeper lets them in: they have no password, and a name that is free. */
@@ -412,6 +413,31 @@ final class Scratch {
         run("update " + home + ".code_counter h set last = greatest(h.last, s.last) from pg_temp.code_counter s"
                 + " where s.prefix = h.prefix and s.household_id = h.household_id");
         return taken;
+    }
+
+    /** What {@link #take} took. */
+    ReadIn.Came came() throws SQLException {
+        Map<String, List<UUID>> ids = new HashMap<>();
+        List<String> plants = new ArrayList<>();
+        for (Table table : Tables.ALL) {
+            if (hasId(table)) {
+                ids.put(
+                        table.name(),
+                        texts("select id from " + temp(table) + " where fate is null").stream()
+                                .map(UUID::fromString)
+                                .toList());
+            }
+            for (ColumnOf column : ColumnOf.of(db, temp(table))) {
+                if (PLANTS.contains(column.name())) {
+                    plants.add("select unnest(string_to_array(" + column.name() + ", ',')) as plant from " + temp(table)
+                            + " where fate is null");
+                }
+            }
+        }
+        return new ReadIn.Came(
+                ids,
+                Set.copyOf(texts("select distinct plant from (" + String.join(" union all ", plants)
+                        + ") p where plant <> ''")));
     }
 
     /** Whether something of this household, or of another on this server, has one of these ids. */

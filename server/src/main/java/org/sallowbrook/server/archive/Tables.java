@@ -1,11 +1,10 @@
 package org.sallowbrook.server.archive;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** Which tables an archive holds, each before those that refer to it, and which it leaves out and why. */
+/** Which tables an archive holds, each before those that refer to it, and which of a household's it leaves out. */
 final class Tables {
 
     /**
@@ -38,8 +37,10 @@ final class Tables {
 
     record Of(String column, String table) {}
 
+    static final Table ACCOUNTS = table("account", "accounts").without("password_hash", "reset_hash", "reset_until");
+
     static final List<Table> ALL = List.of(
-            table("account", "accounts").without("password_hash", "reset_hash", "reset_until"),
+            ACCOUNTS,
             named("person", "people", "name"),
             table("vessel", "vessels"),
             house("second_observer", "second observers"),
@@ -93,19 +94,12 @@ final class Tables {
             table("loosened", "safeguards taken back"),
             table("audit_entry", "what was acknowledged"));
 
-    /** Tables that stay behind, and why. */
-    static final Map<String, String> LEFT_OUT = Map.ofEntries(
-            Map.entry("household", "goes along in the head of the archive"),
-            Map.entry("household_change", "counts changes on one server"),
-            Map.entry("calendar_feed", "secret addresses on one server; they are made anew"),
-            Map.entry("countersignature", "a word given for ten minutes"),
-            Map.entry("received", "what devices have sent to one server"),
-            Map.entry("scale_placement", "what lies on the simulated scale"),
-            Map.entry("sign_in_bucket", "who guessed passwords on one server"),
-            Map.entry("spring_session", "who is signed in on one server"),
-            Map.entry("spring_session_attributes", "who is signed in on one server"),
-            Map.entry("demo_clock", "the simulated day"),
-            Map.entry("flyway_schema_history", "the database's own"));
+    /**
+     * Of a household too, and of no use elsewhere: secret addresses and words given for ten minutes, which must not be copied,
+     * what devices have sent, what lies on the simulated scale, how often something changed.
+     */
+    static final List<String> OF_THIS_SERVER =
+            List.of("calendar_feed", "countersignature", "received", "scale_placement", "household_change");
 
     private Tables() {}
 

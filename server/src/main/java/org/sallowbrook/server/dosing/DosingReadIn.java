@@ -15,8 +15,8 @@ class DosingReadIn implements ReadIn {
     }
 
     @Override
-    public List<String> wrong() {
-        courses.findAll().forEach(StoredCourse::request);
+    public List<String> wrong(Came came) {
+        courses.findAllById(came.of("course")).forEach(StoredCourse::request);
         return List.of();
     }
 }

@@ -19,10 +19,10 @@ class FieldReadIn implements ReadIn {
     }
 
     @Override
-    public List<String> wrong() {
-        looks.findAll().forEach(l -> StoredLook.DOCUMENT.read(l.look));
-        harvests.findAll().forEach(h -> StoredTells.DOCUMENT.read(h.tells));
-        shapes.findAll().forEach(s -> StoredOutline.DOCUMENT.read(s.outline));
+    public List<String> wrong(Came came) {
+        looks.findAllById(came.of("stand_identification")).forEach(l -> StoredLook.DOCUMENT.read(l.look));
+        harvests.findAllById(came.of("harvest")).forEach(h -> StoredTells.DOCUMENT.read(h.tells));
+        shapes.findAllById(came.of("ground_shape")).forEach(s -> StoredOutline.DOCUMENT.read(s.outline));
         return List.of();
     }
 }

@@ -15,8 +15,8 @@ class MakingReadIn implements ReadIn {
     }
 
     @Override
-    public List<String> wrong() {
-        batches.findAll().forEach(BatchReader::plan);
+    public List<String> wrong(Came came) {
+        batches.findAllById(came.of("batch")).forEach(BatchReader::plan);
         return List.of();
     }
 }
