@@ -97,6 +97,7 @@ public class BenchTest extends InBrowser {
         go("/making/steeped");
         choose("Herb", "meadowsweet");
         choose("Steeped in", "honey");
+        assertThat(main()).containsText("Water in it at the end");
         field("Vinegar with it: an oxymel").focus();
         for (int i = 0; i < 14; i++) {
             page.keyboard().press("ArrowRight");

@@ -269,6 +269,18 @@ public class BatchesTest {
     }
 
     @Test
+    public void whatSteepsInAnotherLiquidNamesTheFigureItReckons() {
+        assertThat(Map.of(
+                        "vinegar", "Acidity at the end",
+                        "glycerite", "Glycerine at the end",
+                        "honey", "Water in it at the end",
+                        "oxymel", "Acidity at the end",
+                        "wine", "Strength at the end"))
+                .allSatisfy((name, label) ->
+                        assertThat(all().get(name).facts()).extracting(Fact::label).contains(label));
+    }
+
+    @Test
     public void whatIsMeasuredByHandEnclosesWhatTheScaleWouldHaveSaid() {
         TinctureBatch range = tincture(20, Interval.of(12, 28), 5);
         for (double g : new double[] {12, 15, 20, 26, 28}) {

@@ -167,7 +167,7 @@ public record SteepedBatch(OtherMenstruum.Recipe recipe, OtherMenstruum.Plan pla
                         switch (recipe.kind()) {
                             case VINEGAR -> "Acidity at the end";
                             case GLYCERINE -> "Glycerine at the end";
-                            case HONEY -> "Water in it at the end";
+                            case HONEY -> oxymel() ? "Acidity at the end" : "Water in it at the end";
                             case WINE -> "Strength at the end";
                         },
                         plan.finalFigure().times(100),
