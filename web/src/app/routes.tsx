@@ -76,6 +76,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../archive/Audit')).Audit }),
       },
       {
+        path: 'archive/lists',
+        lazy: async () => ({ Component: (await import('../archive/ListsIn')).ListsIn }),
+      },
+      {
         path: 'archive',
         lazy: async () => ({ Component: (await import('../archive/Archive')).Archive }),
       },

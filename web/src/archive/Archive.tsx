@@ -11,7 +11,12 @@ export const Archive = pageOnly('keep', function Archive() {
   return (
     <Page
       title="All records, out and back"
-      actions={<ButtonLink to="/archive/audit">Who did what, and why</ButtonLink>}
+      actions={
+        <>
+          <ButtonLink to="/archive/lists">Read a list in</ButtonLink>
+          <ButtonLink to="/archive/audit">Who did what, and why</ButtonLink>
+        </>
+      }
     >
       <div className="grid items-start gap-4 lg:grid-cols-[2fr_3fr]">
         <div className="space-y-4">

@@ -14,7 +14,7 @@ import { StrikeOut } from '../ui/StrikeOut'
 import { useCarry } from '../ui/useCarry'
 import { useLive } from '../ui/useLive'
 import { WhenOn } from '../ui/When'
-import { date, times } from '../ui/words'
+import { date, figure, times } from '../ui/words'
 import { countPlants } from './commands'
 
 type Years = Schemas['YearsView']
@@ -68,8 +68,33 @@ export function OverYears({ stand, parts }: { stand: Schemas['StandView']; parts
           <Because lines={shown.because} />
         </>
       )}
+      <Before past={years.data?.past ?? []} />
       <Counts stand={stand} counts={years.data?.counts ?? []} />
     </Section>
+  )
+}
+
+/** What was picked before it was written down here. */
+function Before({ past }: { past: Years['past'] }) {
+  const last = past[0]
+  if (!last) return null
+  return (
+    <details className="text-sm">
+      <summary className="text-note min-h-6 cursor-pointer underline">
+        Picked in past years, last {last.year}
+      </summary>
+      <ul>
+        {past.map((h) => (
+          <li key={h.id} className="border-line border-b py-1">
+            {h.year}: {PART[h.part]}
+            {h.massG != null && `, ${figure(h.massG)} g`}
+            {h.shareTaken != null && `, ${Math.round(h.shareTaken * 100)} % of it`}
+            {h.words && `; ${h.words}`}
+            <span className="text-soft"> (read in by {h.notedBy})</span>
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }
 

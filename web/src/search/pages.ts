@@ -66,6 +66,12 @@ const PAGES: PageOf[] = [
     words: 'archive export import zip file csv table spreadsheet move other machine delete household keep',
   },
   {
+    to: '/archive/lists',
+    name: 'Read a list in',
+    words:
+      'import csv spreadsheet table stands jars vessels medicines weather harvests past years old records',
+  },
+  {
     to: '/archive/audit',
     name: 'Who did what, and why',
     words: 'audit history changed struck out acknowledged decided member reason log',

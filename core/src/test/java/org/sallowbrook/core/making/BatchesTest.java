@@ -276,8 +276,9 @@ public class BatchesTest {
                         "honey", "Water in it at the end",
                         "oxymel", "Acidity at the end",
                         "wine", "Strength at the end"))
-                .allSatisfy((name, label) ->
-                        assertThat(all().get(name).facts()).extracting(Fact::label).contains(label));
+                .allSatisfy((name, label) -> assertThat(all().get(name).facts())
+                        .extracting(Fact::label)
+                        .contains(label));
     }
 
     @Test

@@ -61,6 +61,7 @@ final class Tables {
             table("stand_count", "counts of stands"),
             table("stand_bears", "what stands bear"),
             named("harvest", "harvests", "code"),
+            table("past_harvest", "harvests of past years"),
             table("drying_run", "drying runs"),
             table("weighing", "weighings"),
             table("dry_test", "tests by hand"),
@@ -96,10 +97,16 @@ final class Tables {
 
     /**
      * Of a household too, and of no use elsewhere: secret addresses and words given for ten minutes, which must not be copied,
-     * what devices have sent, what lies on the simulated scale, how often something changed.
+     * what devices have sent, what lies on the simulated scale, how often something changed, which lines of a list brought what.
      */
-    static final List<String> OF_THIS_SERVER =
-            List.of("calendar_feed", "countersignature", "received", "scale_placement", "household_change");
+    static final List<String> OF_THIS_SERVER = List.of(
+            "calendar_feed",
+            "countersignature",
+            "received",
+            "scale_placement",
+            "household_change",
+            "taken_line",
+            "taken_list");
 
     private Tables() {}
 

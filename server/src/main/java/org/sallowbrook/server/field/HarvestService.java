@@ -98,6 +98,7 @@ public class HarvestService implements DueSource {
     private final SeasonService seasons;
     private final YearsService years;
     private final Harvests harvests;
+    private final PastHarvests past;
     private final Tags tags;
     private final HerbariumService herbarium;
     private final PeopleService people;
@@ -115,6 +116,7 @@ public class HarvestService implements DueSource {
             SeasonService seasons,
             YearsService years,
             Harvests harvests,
+            PastHarvests past,
             Tags tags,
             HerbariumService herbarium,
             PeopleService people,
@@ -130,6 +132,7 @@ public class HarvestService implements DueSource {
         this.seasons = seasons;
         this.years = years;
         this.harvests = harvests;
+        this.past = past;
         this.tags = tags;
         this.herbarium = herbarium;
         this.people = people;
@@ -267,7 +270,8 @@ public class HarvestService implements DueSource {
     /** Grams that the whole of a part would weigh, by what was weighed and by its share; null where nothing was. */
     @Transactional(readOnly = true)
     public @Nullable Double wholeG(UUID standId, Taxon.Part part) {
-        return harvests.wholeG(standId, part);
+        Double here = harvests.wholeG(standId, part);
+        return here != null ? here : past.wholeG(standId, part);
     }
 
     /** Of the part's whole that was picked in a calendar year, at most all of it. */

@@ -98,6 +98,7 @@ public class StandService implements UsesTaxon {
     private final StandIdentifications identifications;
     private final LookReader looks;
     private final Harvests harvests;
+    private final PastHarvests past;
     private final HerbariumService herbarium;
     private final PeopleService people;
     private final LooseningService loosening;
@@ -110,6 +111,7 @@ public class StandService implements UsesTaxon {
             StandIdentifications identifications,
             LookReader looks,
             Harvests harvests,
+            PastHarvests past,
             HerbariumService herbarium,
             PeopleService people,
             LooseningService loosening,
@@ -120,6 +122,7 @@ public class StandService implements UsesTaxon {
         this.identifications = identifications;
         this.looks = looks;
         this.harvests = harvests;
+        this.past = past;
         this.herbarium = herbarium;
         this.people = people;
         this.loosening = loosening;
@@ -262,7 +265,7 @@ public class StandService implements UsesTaxon {
             throw new Problem.Conflict("What was noted of this stand stays (" + against
                     + "): whoever comes here next has to know. Put the stand away instead.");
         }
-        if (harvests.everAtStand(id)) {
+        if (harvests.everAtStand(id) || past.existsByStandId(id)) {
             throw new Problem.Conflict("Something was picked here, so its record stays. Put the stand away instead.");
         }
         stands.delete(stand);

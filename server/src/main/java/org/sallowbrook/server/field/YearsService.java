@@ -62,13 +62,25 @@ public class YearsService {
             List<YearView> line,
             @Nullable Double bears,
             List<String> because,
-            List<PlantCountView> counts) {}
+            List<PlantCountView> counts,
+            List<PastHarvestView> past) {}
+
+    /** @param shareTaken of all that the stand had, 0..1 */
+    public record PastHarvestView(
+            UUID id,
+            Taxon.Part part,
+            Integer year,
+            @Nullable Double massG,
+            @Nullable Double shareTaken,
+            String words,
+            String notedBy) {}
 
     private static final int SHOWN = 60;
 
     private final Stands stands;
     private final StandCounts counts;
     private final Harvests harvests;
+    private final PastHarvests past;
     private final HerbariumService herbarium;
     private final SchoolService schools;
     private final PeopleService people;
@@ -80,6 +92,7 @@ public class YearsService {
             Stands stands,
             StandCounts counts,
             Harvests harvests,
+            PastHarvests past,
             HerbariumService herbarium,
             SchoolService schools,
             PeopleService people,
@@ -89,6 +102,7 @@ public class YearsService {
         this.stands = stands;
         this.counts = counts;
         this.harvests = harvests;
+        this.past = past;
         this.herbarium = herbarium;
         this.schools = schools;
         this.people = people;
@@ -144,7 +158,7 @@ public class YearsService {
                 latest(standId).stream().map(YearsService::view).toList();
         Taxon taxon = stand.taxonId == null ? null : herbarium.taxon(stand.taxonId);
         if (taxon == null || taxon.parts().isEmpty()) {
-            return new YearsView(null, 0.0, 0.0, null, List.of(), null, List.of(), seen);
+            return new YearsView(null, 0.0, 0.0, null, List.of(), null, List.of(), seen, before(standId));
         }
         Taxon.Part of = part == null ? taxon.parts().get(0).part() : part;
         double most = taxon.usedPart(of)
@@ -162,7 +176,14 @@ public class YearsService {
                         .toList(),
                 outlook.bears(),
                 outlook.because(),
-                seen);
+                seen,
+                before(standId));
+    }
+
+    private List<PastHarvestView> before(UUID standId) {
+        return past.findAllByStandIdOrderByInYearDescIdDesc(standId, Limit.of(SHOWN)).stream()
+                .map(h -> new PastHarvestView(h.id, h.part, h.inYear, h.massG, h.shareTaken, h.words, h.notedBy))
+                .toList();
     }
 
     /** The site as its counts have it: what declines by them is declining, whatever was said of it. */
@@ -197,7 +218,11 @@ public class YearsService {
         LocalDate first = seen.get(seen.size() - 1).onDay;
         LocalDate last = seen.get(0).onDay;
         double years = Math.max(1, ChronoUnit.DAYS.between(first, last) / 365.25);
-        return Math.min(Outlook.MOST_TAKEN, harvests.sharePicked(stand.id, part, first, last) / years);
+        return Math.min(
+                Outlook.MOST_TAKEN,
+                (harvests.sharePicked(stand.id, part, first, last)
+                                + past.sharePicked(stand.id, part, first.getYear(), last.getYear()))
+                        / years);
     }
 
     private List<StandCount> latest(UUID standId) {

@@ -11,12 +11,14 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Figures;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.OwnCardRules;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.identification.Identifier;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.server.household.Regions;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Problem;
@@ -63,6 +65,32 @@ public class HerbariumService implements Regions {
     /** @throws Problem.NotFound when no card has this id */
     public Taxon taxon(String id) {
         return herbarium().taxon(id).orElseThrow(() -> new Problem.NotFound("plant"));
+    }
+
+    /**
+     * The plant of which somebody wrote a whole name, current, older or common, in a list.
+     *
+     * @param field where it was written
+     * @throws InvalidInput where no card bears it, or several plants do, here or elsewhere
+     */
+    public Taxon called(String field, String name) {
+        String words = name.strip();
+        List<Taxon> called = herbarium().taxa().stream()
+                .filter(t -> t.id().equals(words)
+                        || Stream.of(List.of(t.name()), t.olderNames(), t.commonNames())
+                                .flatMap(List::stream)
+                                .anyMatch(words::equalsIgnoreCase))
+                .toList();
+        boolean several = called.size() > 1
+                || called.stream().flatMap(t -> t.ambiguousNames().stream()).anyMatch(words::equalsIgnoreCase);
+        Checks.begin()
+                .that(
+                        !called.isEmpty(),
+                        field,
+                        "is no whole name of a plant here; write its scientific name, or make its card first")
+                .that(!several, field, "is the name of several plants; write the scientific one")
+                .done();
+        return called.get(0);
     }
 
     @Override

@@ -171,6 +171,28 @@ public class PeopleService {
         return view(people.saveAndFlush(entity), today());
     }
 
+    /** What somebody takes, by generic names. */
+    PersonView take(UUID id, List<String> names) {
+        PersonView p = one(id);
+        return change(
+                id,
+                new PersonRequest(
+                        id,
+                        p.name(),
+                        p.bornOn(),
+                        p.weightKg(),
+                        p.heightCm(),
+                        p.trimester(),
+                        p.breastFeeding(),
+                        p.conditions(),
+                        p.medicines(),
+                        names,
+                        p.allergyFamilies(),
+                        p.operationOn(),
+                        p.recipient()),
+                String.valueOf(p.version()));
+    }
+
     private PersonEntity find(UUID id) {
         return reading.of(
                         Reading.Of.PERSON,

@@ -16,27 +16,39 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 class BodyLimit extends OncePerRequestFilter {
 
-    static final long MOST_BYTES = 256 * 1024;
+    private static final long KB = 1024;
+    private static final long MB = 1024 * KB;
+
+    private static final long MOST_BYTES = 256 * KB;
 
     /** A table of weather, a walk of some hours recorded by the second: read line by line, not into a form. */
-    private static final long MOST_FILE_BYTES = 4 * 1024 * 1024;
+    private static final long MOST_FILE_BYTES = 4 * MB;
 
     private static final Set<String> FILES = Set.of("/api/field/weather", "/api/field/ground/file");
+
+    /** Lists that were kept elsewhere. */
+    private static final String LISTS = "/api/archive/tables/";
 
     /** All records of a household with their pictures; written to the disk as it comes. */
     private static final String ARCHIVE = "/api/archive/readings";
 
-    private static final long MOST_ARCHIVE_BYTES = 2L * 1024 * 1024 * 1024;
+    private static final long MOST_ARCHIVE_BYTES = 2048 * MB;
 
     static final class TooLarge extends IOException {
         private static final long serialVersionUID = 1L;
+
+        TooLarge(long most) {
+            super("It is larger than " + (most < MB ? most / KB + " kB." : most / MB + " MB."));
+        }
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String path = request.getRequestURI();
-        long most = path.equals(ARCHIVE) ? MOST_ARCHIVE_BYTES : FILES.contains(path) ? MOST_FILE_BYTES : MOST_BYTES;
+        long most = path.equals(ARCHIVE)
+                ? MOST_ARCHIVE_BYTES
+                : FILES.contains(path) || path.startsWith(LISTS) ? MOST_FILE_BYTES : MOST_BYTES;
         chain.doFilter(
                 new HttpServletRequestWrapper(request) {
                     @Override
@@ -79,7 +91,7 @@ class BodyLimit extends OncePerRequestFilter {
         private void count(int n) throws TooLarge {
             read += n;
             if (read > most) {
-                throw new TooLarge();
+                throw new TooLarge(most);
             }
         }
 

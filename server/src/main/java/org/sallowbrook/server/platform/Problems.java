@@ -136,8 +136,8 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String message = NestedExceptionUtils.getRootCause(e) instanceof BodyLimit.TooLarge
-                ? "The request is larger than " + BodyLimit.MOST_BYTES / 1024 + " kB."
+        String message = NestedExceptionUtils.getRootCause(e) instanceof BodyLimit.TooLarge tooLarge
+                ? String.valueOf(tooLarge.getMessage())
                 : "The request is not JSON that can be read.";
         ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, message);
         body.setProperty("errors", List.of(new InvalidInput.Violation("", message)));

@@ -229,6 +229,15 @@ public class JarService {
         return reader.view(lots.saveAndFlush(jar));
     }
 
+    /** What came with a list that is taken back. @throws Problem.Conflict where something was done with it since */
+    void takeBack(UUID id) {
+        Lot lot = reader.find(id);
+        if (!ledger.untouched(lot)) {
+            throw new Problem.Conflict("Something of it was used since.");
+        }
+        ledger.struck(lot, "the list it came with was taken back");
+    }
+
     /** @param harvestedOn its keeping time and its ageing count from there */
     private Lot jarOf(
             UUID id,

@@ -247,6 +247,11 @@ public class Ledger {
         return code(source.code.substring(0, 1), on);
     }
 
+    /** Whether all of it is there as it came. */
+    boolean untouched(Lot lot) {
+        return changes.findAllByLotIdOrderByAtAscIdAsc(lot.id).size() == 1 && lot.holder == null;
+    }
+
     /** What never came into the house. */
     void struck(Lot lot, String reason) {
         for (LotChange change : changes.findAllByLotIdAndWhat(lot.id, LotChange.What.PUT)) {

@@ -19,8 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class VesselService {
 
-    private static final Set<VesselKind> KEPT =
-            Set.of(VesselKind.JAR, VesselKind.BOTTLE, VesselKind.FLASK, VesselKind.TIN);
+    static final Set<VesselKind> KEPT = Set.of(VesselKind.JAR, VesselKind.BOTTLE, VesselKind.FLASK, VesselKind.TIN);
 
     private static final int MOST = 1000;
 
@@ -95,6 +94,15 @@ public class VesselService {
         vessel.count = request.count();
         vessels.saveAndFlush(vessel);
         return one(id);
+    }
+
+    /** They were never there. @throws Problem.Conflict when something stands in one */
+    void remove(UUID id) {
+        if (one(id).inUse() > 0) {
+            throw new Problem.Conflict("Something stands in them.");
+        }
+        vessels.delete(find(id));
+        vessels.flush();
     }
 
     /** Puts lots into vessels of one size. @throws Problem.Conflict when not so many are free */
