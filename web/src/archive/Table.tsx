@@ -179,15 +179,16 @@ function Lines({ view }: { view: View }) {
     <>
       <p>
         <strong>{view.comes}</strong> {view.comes === 1 ? 'line comes' : 'lines come'}
-        {view.here > 0 &&
-          `, ${view.here} ${view.here === 1 ? 'is' : 'are'} here already and stay as they are`}
+        {view.here > 0 && `, ${view.here} ${view.here === 1 ? 'is' : 'are'} here already`}
         {view.wrong > 0 && `, ${view.wrong} can’t come and ${view.wrong === 1 ? 'is' : 'are'} left out`}.
       </p>
       <div className="max-h-96 overflow-y-auto" tabIndex={0} role="region" aria-label="Line by line">
         <table className="w-full text-left text-sm">
           <thead>
             <tr className="border-line text-soft border-b">
-              <th scope="col">Line</th>
+              <th scope="col" className="pr-3 whitespace-nowrap">
+                Line
+              </th>
               <th scope="col">What</th>
               <th scope="col">Happens</th>
             </tr>

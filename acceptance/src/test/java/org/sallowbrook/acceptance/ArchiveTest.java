@@ -85,6 +85,34 @@ public class ArchiveTest extends InBrowser {
         assertTrue(Files.readString(file.path()).contains("\"day\";\"plant\";\"part\""));
     }
 
+    /** A list of one's own: seen line by line, assigned where a heading says nothing, in, and back in one touch. */
+    @Test
+    public void aListOfOnesOwnComesInAndGoesBack() {
+        go("/archive");
+        link("Read a list in").click();
+        heading("Read a list in").waitFor();
+        choose("What it holds", "Vessels");
+        field("The table (.csv)")
+                .setInputFiles(new FilePayload(
+                        "cellar.csv",
+                        "text/csv",
+                        "Kind;Fits (cl);How many\njar;37;4\nbarrel;50;1\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("No column is taken for Holds.")).isVisible();
+        choose("“Fits (cl)” is", "Holds, needed");
+        assertThat(region("Line by line")).containsText("Kind must be one of jar, bottle, flask, tin");
+        accessible("a list looked at");
+        button("Take in one line").click();
+        assertThat(page.getByText("It is in: one line.")).isVisible();
+        go("/shelf/vessels");
+        assertThat(main()).containsText("370 mL");
+        go("/archive/lists");
+        button("Take all of it back").first().click();
+        assertThat(main()).containsText("taken back");
+        go("/shelf/vessels");
+        heading("Vessels").waitFor();
+        assertThat(main()).not().containsText("370 mL");
+    }
+
     /** The name, letter by letter, and the password: anything else deletes nothing. */
     @Test
     public void aSlipDeletesNothing() {

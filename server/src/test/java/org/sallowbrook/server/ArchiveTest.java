@@ -264,6 +264,8 @@ public class ArchiveTest extends ServerTest {
                         "countersignature",
                         "received",
                         "scale_placement",
+                        "taken_line",
+                        "taken_list",
                         "sign_in_bucket",
                         "spring_session",
                         "spring_session_attributes",

@@ -18,8 +18,11 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.documentinterchange.taggedpdf.StandardStructureTypes;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -52,9 +55,18 @@ public final class Paper {
     }
 
     /** Words before they are fitted. @param indent from the left margin, in points */
-    private record Said(String words, PDFont font, float size, float indent, float before) {}
+    private record Said(String words, PDFont font, float size, float indent, float before, String is) {}
 
-    private record Line(String words, PDFont font, float size, float indent, float before) {
+    /** @param spoken as it is read, where it is drawn otherwise; first: whether it begins what was said */
+    private record Line(
+            String words,
+            PDFont font,
+            float size,
+            float indent,
+            float before,
+            String is,
+            @Nullable String spoken,
+            boolean first) {
         float height() {
             return before + size * LEADING;
         }
@@ -158,7 +170,7 @@ public final class Paper {
         float margin = 20 * MM;
         float width = PDRectangle.A4.getWidth() - 2 * margin;
         List<Said> said = new ArrayList<>();
-        said.add(new Said(sheet.title(), fonts.bold(), 18, 0, 0));
+        said.add(new Said(sheet.title(), fonts.bold(), 18, 0, 0, StandardStructureTypes.H1));
         said.addAll(said(sheet, fonts, 11, 6));
         List<List<Line>> pages = new ArrayList<>();
         float left = 0;
@@ -178,19 +190,34 @@ public final class Paper {
         if (code != null && left < CODE + 20) {
             pages.add(new ArrayList<>());
         }
+        Tags tags = new Tags(document);
+        @Nullable PDStructureElement element = null;
         for (int i = 0; i < pages.size(); i++) {
             PDPage page = new PDPage(PDRectangle.A4);
             document.addPage(page);
+            tags.page(page);
             try (PDPageContentStream out = new PDPageContentStream(document, page)) {
                 float y = PDRectangle.A4.getHeight() - margin;
                 for (Line line : pages.get(i)) {
                     y -= line.height();
+                    if (element == null || line.first()) {
+                        element = tags.element(line.is());
+                    }
+                    tags.begin(out, element, line.spoken());
                     text(out, line.font(), line.size(), margin + line.indent(), y, line.words());
+                    tags.end(out);
                 }
                 if (code != null && i == pages.size() - 1) {
+                    PDStructureElement figure = tags.element(StandardStructureTypes.Figure);
+                    figure.setAlternateDescription("A QR code that opens it: " + code.caption());
+                    tags.begin(out, figure, null);
                     code(out, code.address(), margin, y - CODE - 12);
+                    tags.end(out);
+                    tags.begin(out, tags.element(StandardStructureTypes.CAPTION), null);
                     text(out, fonts.regular(), 9, margin, y - CODE - 24, code.caption());
+                    tags.end(out);
                 }
+                tags.beside(out);
                 text(
                         out,
                         fonts.regular(),
@@ -198,8 +225,10 @@ public final class Paper {
                         margin,
                         margin / 2,
                         "Sallowbrook, page " + (i + 1) + " of " + pages.size());
+                tags.end(out);
             }
         }
+        tags.done();
     }
 
     /** @param base size of plain words, in points @param gap before each line that begins something */
@@ -209,22 +238,28 @@ public final class Paper {
             for (Sheet.Run run : block.runs()) {
                 said.add(
                         switch (run.tone()) {
-                            case HEADING -> new Said(run.words(), fonts.bold(), base * 1.2f, 0, gap * 2);
+                            case HEADING ->
+                                new Said(run.words(), fonts.bold(), base * 1.2f, 0, gap * 2, StandardStructureTypes.H2);
                             case PLAIN ->
                                 new Said(
                                         run.words(),
                                         fonts.regular(),
                                         base,
                                         run.point() ? gap * 2 : 0,
-                                        run.point() ? gap / 2 : gap);
-                            case LARGE -> new Said(run.words(), fonts.bold(), base * 1.5f, 0, gap);
-                            case SOFT -> new Said(run.words(), fonts.regular(), base * 0.85f, 0, gap);
-                            case GRAVE -> new Said(run.words(), fonts.bold(), base * 1.15f, 0, gap * 1.5f);
-                            case LATIN -> new Said(run.words(), fonts.italic(), base * 1.125f, 0, gap / 2);
+                                        run.point() ? gap / 2 : gap,
+                                        run.point() ? StandardStructureTypes.LI : StandardStructureTypes.P);
+                            case LARGE -> plain(run, fonts.bold(), base * 1.5f, gap);
+                            case SOFT -> plain(run, fonts.regular(), base * 0.85f, gap);
+                            case GRAVE -> plain(run, fonts.bold(), base * 1.15f, gap * 1.5f);
+                            case LATIN -> plain(run, fonts.italic(), base * 1.125f, gap / 2);
                         });
             }
         }
         return said;
+    }
+
+    private static Said plain(Sheet.Run run, PDFont font, float size, float before) {
+        return new Said(run.words(), font, size, 0, before, StandardStructureTypes.P);
     }
 
     /** Wrapped, and set as much smaller as it takes: no letter of a label is lost. */
@@ -244,10 +279,13 @@ public final class Paper {
         for (Said s : said) {
             float size = s.size() * scale;
             float before = s.before();
-            for (String piece :
-                    wrapped(encodable(s.font(), Script.joined(s.words())), s.font(), size, width - s.indent())) {
-                lines.add(new Line(Script.asSeen(piece), s.font(), size, s.indent(), before));
+            boolean first = true;
+            for (String piece : wrapped(Script.joined(s.words()), s.font(), size, width - s.indent())) {
+                String drawn = Script.asSeen(encodable(s.font(), piece));
+                lines.add(new Line(
+                        drawn, s.font(), size, s.indent(), before, s.is(), drawn.equals(piece) ? null : piece, first));
                 before = 0;
+                first = false;
             }
         }
         return lines;
@@ -288,7 +326,7 @@ public final class Paper {
     }
 
     private static float width(PDFont font, float size, String words) throws IOException {
-        return font.getStringWidth(words) / 1000 * size;
+        return font.getStringWidth(encodable(font, words)) / 1000 * size;
     }
 
     private static void text(PDPageContentStream out, PDFont font, float size, float x, float y, String words)
