@@ -4,7 +4,7 @@ import { Page } from '../ui/page'
 import { Delete } from './Delete'
 import { Lists } from './Lists'
 import { ReadIn } from './ReadIn'
-import { TakeAlong } from './TakeAlong'
+import { Book, TakeAlong } from './TakeAlong'
 
 /** What a household has written down is its own: out in open files, back again, or gone for good. */
 export const Archive = pageOnly('keep', function Archive() {
@@ -21,6 +21,7 @@ export const Archive = pageOnly('keep', function Archive() {
       <div className="grid items-start gap-4 lg:grid-cols-[2fr_3fr]">
         <div className="space-y-4">
           <TakeAlong />
+          <Book />
           <Lists />
           <Delete />
         </div>

@@ -1,5 +1,6 @@
 import { useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../api/client'
+import { OnPaper } from '../ui/Sheet'
 import { Choose } from '../ui/Choose'
 import { Button } from '../ui/controls'
 import { Danger } from '../ui/Danger'
@@ -42,7 +43,17 @@ function Sheet({ t }: { t: TaxonView }) {
     )
   const name = t.commonNames[0] ?? t.name
   return (
-    <Page title={`${name} and what it is taken for`} actions={<Button onClick={() => print()}>Print</Button>}>
+    <Page
+      title={`${name} and what it is taken for`}
+      actions={
+        <>
+          <Button onClick={() => print()}>Print</Button>
+          <OnPaper href={`/api/herbarium/taxa/${t.id}/teaching.pdf?stage=${stage}`}>
+            Teaching sheet (PDF)
+          </OnPaper>
+        </>
+      }
+    >
       <div className="mb-3 flex flex-wrap items-end gap-3 print:hidden">
         <div className="w-52">
           <Choose

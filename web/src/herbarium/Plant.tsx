@@ -7,6 +7,7 @@ import { Link, useParams } from 'react-router'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { usePeople } from '../household/queries'
 import { Choose } from '../ui/Choose'
+import { OnPaper } from '../ui/Sheet'
 import { Button, ButtonLink } from '../ui/controls'
 import { Danger } from '../ui/Danger'
 import { Empty, Loaded, Page, ProblemNotice, SafetyLine, Section } from '../ui/page'
@@ -65,6 +66,7 @@ function Card({ t, checks }: { t: TaxonView; checks: Check[] }) {
               <ButtonLink to={`/herbarium/${t.id}/compare`}>Compare</ButtonLink>
               <ButtonLink to={`/herbarium/${t.id}/when`}>When can I be sure?</ButtonLink>
               <Button onClick={() => window.print()}>Print for the wall</Button>
+              <OnPaper href={`/api/herbarium/taxa/${t.id}/wall.pdf`}>Wall card (PDF)</OnPaper>
               <Button onClick={() => tray.put({ kind: 'plant', id: t.id, label: name })}>Carry along</Button>
               <Only deed="keep">
                 <Button aria-pressed={editing} onClick={() => setEditing(!editing)}>

@@ -63,7 +63,8 @@ const PAGES: PageOf[] = [
   {
     to: '/archive',
     name: 'All records, out and back',
-    words: 'archive export import zip file csv table spreadsheet move other machine delete household keep',
+    words:
+      'book of the year archive export import zip file csv table spreadsheet move other machine delete household keep',
   },
   {
     to: '/archive/lists',

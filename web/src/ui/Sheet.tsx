@@ -50,6 +50,8 @@ function Block({ block }: { block: Sheet['blocks'][number] }) {
           ))}
         </dl>
       )
+    case 'PICTURE':
+      return <img className="max-h-80" src={`data:image/jpeg;base64,${block.jpeg}`} alt={block.words} />
     case 'CODE':
       return <p className="text-soft text-sm">{block.caption}</p>
   }

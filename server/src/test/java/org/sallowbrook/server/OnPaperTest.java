@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -73,6 +74,49 @@ public class OnPaperTest extends ServerTest {
                 assertThat(sheet).contains(line.asString().replaceAll("\\s+", " "));
             }
         }
+    }
+
+    /** Of every card: what it is taken for and how dangerous that is, when it is gathered, and nothing unsaid as "null". */
+    @Test
+    public void everyCardHangsOnTheWallAndTeaches() throws IOException {
+        for (JsonNode summary : ilse.get("/api/herbarium/taxa").expect(200).body()) {
+            String id = summary.path("id").asString();
+            JsonNode card = ilse.get("/api/herbarium/taxa/" + id).expect(200).body();
+            String wall = printed("/api/herbarium/taxa/" + id + "/wall.pdf");
+            String stage = card.path("months").get(0).path("stage").asString();
+            String teaching = printed("/api/herbarium/taxa/" + id + "/teaching.pdf?stage=" + stage);
+            assertThat(wall + teaching)
+                    .as(id)
+                    .contains(card.path("name").asString())
+                    .doesNotContain("null", "[", "{");
+            for (JsonNode likeness : card.path("lookAlikes")) {
+                String other = likeness.path("commonName").asString();
+                assertThat(wall).as(id).contains(other);
+                assertThat(teaching.toLowerCase(Locale.ROOT)).as(id).contains(other.toLowerCase(Locale.ROOT));
+            }
+            for (JsonNode part : card.path("parts")) {
+                assertThat(wall).as(id).contains(part.path("moment").asString().replaceAll("\\s+", " "));
+            }
+            if (card.path("danger").asString().equals("DEADLY")) {
+                assertThat(wall).as(id).contains("Deadly poisonous");
+            }
+        }
+    }
+
+    /** Each day of the year once, in the order of the work, with what was in it; a year without anything says so. */
+    @Test
+    public void theBookOfAYearHoldsAllOfIt() throws IOException {
+        String book = printed("/api/archive/book.pdf?year=" + today().getYear());
+        assertThat(book).containsSubsequence("Gathered,", "Made,", "Taken,", "Written down,");
+        for (JsonNode b : ilse.get("/api/making/batches").expect(200).body()) {
+            assertThat(book.contains(b.path("code").asString()))
+                    .isEqualTo(b.path("startedOn").asString().startsWith(today().getYear() + "-"));
+        }
+        for (JsonNode n : ilse.get("/api/notes").expect(200).body().path("notes")) {
+            assertThat(book).contains(n.path("words").asString().replaceAll("\\s+", " "));
+        }
+        assertThat(printed("/api/archive/book.pdf?year=1990")).contains("Nothing was written down in this year.");
+        assertThat(ilse.get("/api/archive/book.pdf?year=20260").status()).isEqualTo(400);
     }
 
     @DataProvider

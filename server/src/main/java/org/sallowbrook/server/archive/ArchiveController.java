@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
+import org.sallowbrook.server.documents.Paper;
 import org.springframework.core.io.InputStreamResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -35,11 +36,15 @@ class ArchiveController {
     private static final String CSV = "text/csv;charset=UTF-8";
 
     private static final int MOST_PAGES = 100_000;
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2200;
 
     private final ArchiveService archive;
     private final Audit audit;
+    private final YearBook book;
 
-    ArchiveController(ArchiveService archive, Audit audit) {
+    ArchiveController(ArchiveService archive, Audit audit, YearBook book) {
+        this.book = book;
         this.archive = archive;
         this.audit = audit;
     }
@@ -93,6 +98,13 @@ class ArchiveController {
                 .that(page >= 0 && page < MOST_PAGES, "page", "must be from 0")
                 .done();
         return audit.read(page, by, of, changes);
+    }
+
+    /** Everything gathered, made, taken and written down in a year, as a book. */
+    @GetMapping(value = "/book.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> book(@RequestParam int year) {
+        Checks.begin().range("year", year, FIRST_YEAR, LAST_YEAR).done();
+        return Paper.response(book.of(year), "book-of-" + year);
     }
 
     /** What would happen if an archive were taken in; its body is the file. */

@@ -1,7 +1,7 @@
 /** All records of a household as one file of open formats, and back. */
 @ApplicationModule(
         displayName = "archive",
-        allowedDependencies = {"platform", "household"})
+        allowedDependencies = {"platform", "documents", "household"})
 @NullMarked
 package org.sallowbrook.server.archive;
 

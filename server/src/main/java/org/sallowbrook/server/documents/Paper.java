@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -22,6 +23,8 @@ import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructur
 import org.apache.pdfbox.pdmodel.documentinterchange.taggedpdf.StandardStructureTypes;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.ContentDisposition;
@@ -40,6 +43,9 @@ public final class Paper {
             Map.of(EncodeHintType.MARGIN, 4, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
 
     private static final String FONTS = "net/sf/jasperreports/fonts/dejavu/";
+    /** A row of boxes is looked at; what it means stands behind it in words. */
+    private static final Pattern BARS = Pattern.compile("[\u25a0\u25a1]{2,} *");
+
     private static final float LEADING = 1.25f;
     private static final float SMALLEST = 0.5f;
 
@@ -55,7 +61,18 @@ public final class Paper {
     }
 
     /** Words before they are fitted. @param indent from the left margin, in points */
-    private record Said(String words, PDFont font, float size, float indent, float before, String is) {}
+    private record Said(
+            String words,
+            PDFont font,
+            float size,
+            float indent,
+            float before,
+            String is,
+            Sheet.@Nullable Picture picture) {
+        Said(String words, PDFont font, float size, float indent, float before, String is) {
+            this(words, font, size, indent, before, is, null);
+        }
+    }
 
     /** @param spoken as it is read, where it is drawn otherwise; first: whether it begins what was said */
     private record Line(
@@ -66,10 +83,17 @@ public final class Paper {
             float before,
             String is,
             @Nullable String spoken,
-            boolean first) {
+            boolean first,
+            @Nullable PDImageXObject picture) {
         float height() {
-            return before + size * LEADING;
+            return before + (picture == null ? size * LEADING : pictureHeight(picture));
         }
+    }
+
+    /** Beside words, neither wider nor higher than it need be to be seen. */
+    private static float pictureHeight(PDImageXObject picture) {
+        float side = 80 * MM;
+        return side * Math.min(1, picture.getHeight() / (float) picture.getWidth());
     }
 
     /** The sheet as a file that opens in the reader, and is called so when it is kept. */
@@ -110,19 +134,21 @@ public final class Paper {
         PDPage page = new PDPage(all);
         document.addPage(page);
         try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-            label(out, sheet, fonts, all);
+            label(document, out, sheet, fonts, all);
         }
     }
 
     /** Words at the left, as much smaller as it takes; the code at the right, what it stands for below. */
-    private static void label(PDPageContentStream out, Sheet sheet, Fonts fonts, PDRectangle on) throws IOException {
+    private static void label(PDDocument document, PDPageContentStream out, Sheet sheet, Fonts fonts, PDRectangle on)
+            throws IOException {
         float margin = Math.min(4 * MM, on.getHeight() * 0.08f);
         float code = Math.min(CODE, on.getHeight() - 2 * margin - 6);
         float right = on.getUpperRightX() - code - margin;
         float left = on.getLowerLeftX() + margin;
         float bottom = on.getLowerLeftY() + margin;
         float y = on.getUpperRightY() - margin;
-        for (Line line : fitted(said(sheet, fonts, 8, 0), right - left - margin, on.getHeight() - 2 * margin - 16)) {
+        for (Line line :
+                fitted(document, said(sheet, fonts, 8, 0), right - left - margin, on.getHeight() - 2 * margin - 16)) {
             y -= line.height();
             text(out, line.font(), line.size(), left, y, line.words());
         }
@@ -152,7 +178,7 @@ public final class Paper {
                     for (int place = 0; place < paper.labels(); place++) {
                         int i = begun + place - first;
                         if (i >= 0 && i < labels.size()) {
-                            label(out, labels.get(i), fonts, paper.place(place, MM));
+                            label(document, out, labels.get(i), fonts, paper.place(place, MM));
                         }
                     }
                 }
@@ -174,7 +200,7 @@ public final class Paper {
         said.addAll(said(sheet, fonts, 11, 6));
         List<List<Line>> pages = new ArrayList<>();
         float left = 0;
-        for (Line line : lines(said, width, 1)) {
+        for (Line line : lines(document, said, width, 1)) {
             if (line.height() > left) {
                 pages.add(new ArrayList<>());
                 left = PDRectangle.A4.getHeight() - 2 * margin;
@@ -203,8 +229,22 @@ public final class Paper {
                     if (element == null || line.first()) {
                         element = tags.element(line.is());
                     }
-                    tags.begin(out, element, line.spoken());
-                    text(out, line.font(), line.size(), margin + line.indent(), y, line.words());
+                    if (line.picture() == null) {
+                        tags.begin(out, element, line.spoken());
+                        text(out, line.font(), line.size(), margin + line.indent(), y, line.words());
+                    } else {
+                        element.setAlternateDescription(line.spoken());
+                        tags.begin(out, element, null);
+                        float high = pictureHeight(line.picture());
+                        out.drawImage(
+                                line.picture(),
+                                margin + line.indent(),
+                                y,
+                                high
+                                        * line.picture().getWidth()
+                                        / line.picture().getHeight(),
+                                high);
+                    }
                     tags.end(out);
                 }
                 if (code != null && i == pages.size() - 1) {
@@ -235,6 +275,9 @@ public final class Paper {
     private static List<Said> said(Sheet sheet, Fonts fonts, float base, float gap) {
         List<Said> said = new ArrayList<>();
         for (Sheet.Block block : sheet.blocks()) {
+            if (block instanceof Sheet.Picture p) {
+                said.add(new Said(p.words(), fonts.regular(), base, gap * 2, gap, StandardStructureTypes.Figure, p));
+            }
             for (Sheet.Run run : block.runs()) {
                 said.add(
                         switch (run.tone()) {
@@ -263,10 +306,11 @@ public final class Paper {
     }
 
     /** Wrapped, and set as much smaller as it takes: no letter of a label is lost. */
-    private static List<Line> fitted(List<Said> said, float width, float height) throws IOException {
+    private static List<Line> fitted(PDDocument document, List<Said> said, float width, float height)
+            throws IOException {
         List<Line> lines = List.of();
         for (float scale = 1; scale > SMALLEST; scale -= 0.05f) {
-            lines = lines(said, width, scale);
+            lines = lines(document, said, width, scale);
             if (lines.stream().mapToDouble(Line::height).sum() <= height) {
                 return lines;
             }
@@ -274,16 +318,31 @@ public final class Paper {
         return lines;
     }
 
-    private static List<Line> lines(List<Said> said, float width, float scale) throws IOException {
+    private static List<Line> lines(PDDocument document, List<Said> said, float width, float scale) throws IOException {
         List<Line> lines = new ArrayList<>();
         for (Said s : said) {
+            if (s.picture() != null) {
+                PDImageXObject picture =
+                        JPEGFactory.createFromByteArray(document, s.picture().jpeg());
+                lines.add(new Line("", s.font(), s.size(), s.indent(), s.before(), s.is(), s.words(), true, picture));
+                continue;
+            }
             float size = s.size() * scale;
             float before = s.before();
             boolean first = true;
             for (String piece : wrapped(Script.joined(s.words()), s.font(), size, width - s.indent())) {
                 String drawn = Script.asSeen(encodable(s.font(), piece));
+                String spoken = BARS.matcher(piece).replaceAll("");
                 lines.add(new Line(
-                        drawn, s.font(), size, s.indent(), before, s.is(), drawn.equals(piece) ? null : piece, first));
+                        drawn,
+                        s.font(),
+                        size,
+                        s.indent(),
+                        before,
+                        s.is(),
+                        drawn.equals(spoken) ? null : spoken,
+                        first,
+                        null));
                 before = 0;
                 first = false;
             }

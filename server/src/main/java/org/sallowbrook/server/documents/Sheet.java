@@ -95,6 +95,15 @@ public record Sheet(String title, Size size, List<Block> blocks) {
         }
     }
 
+    /** @param words what it shows, for whoever does not see it */
+    @JsonTypeName("PICTURE")
+    public record Picture(byte[] jpeg, String words) implements Block {
+        @Override
+        public List<Run> runs() {
+            return List.of();
+        }
+    }
+
     public Sheet {
         blocks = List.copyOf(blocks);
     }
@@ -150,6 +159,11 @@ public record Sheet(String title, Size size, List<Block> blocks) {
 
         public Builder code(String address, String caption) {
             blocks.add(new Code(address, caption));
+            return this;
+        }
+
+        public Builder picture(byte[] jpeg, String words) {
+            blocks.add(new Picture(jpeg, words));
             return this;
         }
 

@@ -21,6 +21,8 @@ interface Courses extends JpaRepository<CourseEntity, UUID> {
 
     List<CourseEntity> findAllByPersonIdOrderByStartOnDescIdDesc(UUID personId, Limit most);
 
+    List<CourseEntity> findAllByStartOnBetweenOrderByStartOnAscIdAsc(LocalDate from, LocalDate to, Limit most);
+
     List<CourseEntity> findAllByFollowsIdInOrderByStartOn(Collection<UUID> followsIds);
 
     List<CourseEntity> findAllByPersonIdInAndStatusAndLastDayGreaterThanEqual(

@@ -17,6 +17,8 @@ interface DirectUses extends JpaRepository<DirectUse, UUID> {
 
     List<DirectUse> findAllByPersonIdAndNotedAtGreaterThan(UUID personId, Instant since);
 
+    List<DirectUse> findAllByOnDayBetweenOrderByOnDayAscIdAsc(LocalDate from, LocalDate to, Limit most);
+
     /** To be looked after, and nobody has. */
     List<DirectUse> findAllByAskOnBetweenAndAskedOnIsNull(LocalDate from, LocalDate to);
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -16,6 +17,8 @@ interface Harvests extends JpaRepository<Harvest, UUID> {
     Slice<Harvest> findAllByMassGIsNullOrderByOnDayDescIdDesc(Pageable page);
 
     Slice<Harvest> findAllByOrderByOnDayDescIdDesc(Pageable page);
+
+    List<Harvest> findAllByOnDayBetweenOrderByOnDayAscIdAsc(LocalDate from, LocalDate to, Limit most);
 
     boolean existsByStandId(UUID standId);
 

@@ -4,10 +4,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface Photos extends JpaRepository<Photo, UUID> {
+
+    List<Photo> findAllByTakenOnBetweenOrderByTakenOnAscIdAsc(LocalDate from, LocalDate to, Limit most);
 
     /** Everything but the picture. */
     record Line(

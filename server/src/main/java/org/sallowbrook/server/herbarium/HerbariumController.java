@@ -23,8 +23,11 @@ import org.sallowbrook.core.herbarium.Telling;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Interval;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.platform.Range;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -255,23 +258,11 @@ class HerbariumController {
                     c.name(),
                     c.organ(),
                     decisive.contains(character),
-                    words(a, c, stage),
-                    words(b, c, stage)));
+                    TeachingSheet.words(a, c, stage),
+                    TeachingSheet.words(b, c, stage)));
         }
         tells.sort(Comparator.comparing(TellView::decisive).reversed());
         return new ComparisonView(stage, Telling.enough(all, a, b, stage), tells);
-    }
-
-    private static String words(Taxon taxon, CharacterDefinition c, LifeStage stage) {
-        var states = taxon.statesOf(c.id(), stage);
-        return states == null
-                ? ""
-                : String.join(
-                        " or ",
-                        states.entrySet().stream()
-                                .filter(e -> e.getValue().word() != Frequency.Word.POSSIBLE)
-                                .map(e -> c.wordsFor(e.getKey()))
-                                .toList());
     }
 
     record DrawingView(
@@ -308,6 +299,18 @@ class HerbariumController {
     @GetMapping("/taxa/{id}")
     TaxonView taxon(@PathVariable String id) {
         return view(herbarium.taxon(id));
+    }
+
+    /** A plant for the wall. */
+    @GetMapping(value = "/taxa/{id}/wall.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> wall(@PathVariable String id) {
+        return Paper.response(WallCard.of(herbarium.herbarium(), herbarium.taxon(id)), id);
+    }
+
+    /** A plant beside those it is taken for, to teach by. */
+    @GetMapping(value = "/taxa/{id}/teaching.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> teaching(@PathVariable String id, @RequestParam LifeStage stage) {
+        return Paper.response(TeachingSheet.of(herbarium.herbarium(), herbarium.taxon(id), stage), id + "-look-alikes");
     }
 
     /** Every card whole, for a device that goes where there is no line. */

@@ -1,7 +1,7 @@
 /** Reads plant cards into core types and serves them. */
 @ApplicationModule(
         displayName = "herbarium",
-        allowedDependencies = {"platform", "household"})
+        allowedDependencies = {"platform", "documents", "household"})
 @NullMarked
 package org.sallowbrook.server.herbarium;
 

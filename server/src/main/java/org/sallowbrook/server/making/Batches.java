@@ -1,5 +1,6 @@
 package org.sallowbrook.server.making;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -13,6 +14,8 @@ interface Batches extends JpaRepository<Batch, UUID> {
     List<Batch> findAllByStatusNotOrderByStartedOnDescIdDesc(BatchStatus status);
 
     Slice<Batch> findAllByStatusOrderByStartedOnDescIdDesc(BatchStatus status, Pageable page);
+
+    List<Batch> findAllByStartedOnBetweenOrderByStartedOnAscIdAsc(LocalDate from, LocalDate to, Limit most);
 
     /** What the marc kept in the latest pressings. */
     @Query("select b.marcKeptMlPerG from Batch b where b.marcKeptMlPerG is not null order by b.pressOn desc")

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.notes;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -37,6 +38,10 @@ interface NoteEntities extends JpaRepository<NoteEntity, UUID> {
     @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.comeBack is not null and n.beenBackOn is null"
             + " order by n.onDay, n.id")
     List<NoteEntity> waiting(Limit most);
+
+    @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.onDay >= :from and n.onDay <= :to"
+            + " order by n.onDay, n.id")
+    List<NoteEntity> between(LocalDate from, LocalDate to, Limit most);
 
     /** What has a place of its own and is about nothing that has one. */
     @Query("select n from NoteEntity n where n.thrownAwayAt is null and n.latitude is not null and n.about is null"

@@ -15,6 +15,8 @@ interface NotePictures extends JpaRepository<NotePicture, UUID> {
             + " from NotePicture p where p.noteId in :notes order by p.id")
     List<Framed> of(Collection<UUID> notes);
 
+    List<NotePicture> findAllByNoteIdInOrderById(Collection<UUID> noteIds);
+
     boolean existsByNoteId(UUID noteId);
 
     int countByNoteId(UUID noteId);
