@@ -4,7 +4,7 @@ import { Person } from '../household/Person'
 import { Choose } from '../ui/Choose'
 import { Notes } from '../notes/Notes'
 import { ButtonLink } from '../ui/controls'
-import { only } from '../ui/may'
+import { Only, only } from '../ui/may'
 import { Section } from '../ui/page'
 import { OnPaper } from '../ui/Sheet'
 import { Borne, NoteReaction } from './Reactions'
@@ -22,6 +22,14 @@ export function Somebody() {
               What {p.name} takes, took and bore, with botanical names and amounts; nothing of anybody else.
             </p>
             <OnPaper href={`/api/dosing/people/${p.id}/records.pdf`}>On paper (PDF)</OnPaper>
+            <Only deed="keep">
+              <p className="mt-3">
+                <a className="text-note underline" href={`/api/archive/people/${p.id}/file`} download>
+                  Their records as a file
+                </a>{' '}
+                <span className="text-soft text-sm">to take along when they move out</span>
+              </p>
+            </Only>
           </Section>
           <Notes of={{ about: 'PERSON', id: p.id, name: p.name }} />
         </div>

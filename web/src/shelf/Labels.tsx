@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, ask, type Schemas } from '../api/client'
+import { api, ask, errorAt, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
 import { isoToday } from '../ui/clock'
 import { NumberInput, Toggle } from '../ui/controls'
@@ -8,16 +8,33 @@ import { Empty, Loaded, Page, Section } from '../ui/page'
 import { number } from '../ui/read'
 import { OnPaper } from '../ui/Sheet'
 import { inOrder } from './find'
+import { useLive } from '../ui/useLive'
+import { useOnDevice } from '../ui/useOnDevice'
 import { useLots } from './queries'
 
 type Paper = Schemas['PaperView']['paper']
+type Measured = Schemas['OwnPaperRequest']
+
+/** A sheet that is in no list. */
+const OWN = 'OWN'
+const MEASURED: Measured = {
+  letter: false,
+  columns: 2,
+  rows: 5,
+  labelWidthMm: 96,
+  labelHeightMm: 50.8,
+  leftMm: 8,
+  topMm: 21.5,
+  acrossMm: 98,
+  downMm: 50.8,
+}
 
 const WEEK_MS = 7 * 86_400_000
 
 /** Labels of many lots on sheets of them; a sheet that was begun is used up. */
 export function Labels() {
   const lots = useLots()
-  const [paper, setPaper] = useState<Paper>('A4_96_X_50')
+  const [paper, setPaper] = useOnDevice<Paper | typeof OWN>('labels paper', 'A4_96_X_50')
   const [from, setFrom] = useState('1')
   const [chosen, setChosen] = useState<string[]>([])
   const papers = useQuery({
@@ -25,12 +42,17 @@ export function Labels() {
     queryFn: () => ask(api.GET('/api/shelf/labels/papers')),
     staleTime: Infinity,
   })
-  const on = papers.data?.find((p) => p.paper === paper)?.labels ?? 1
+  const [measured, setMeasured] = useOnDevice('labels measured', MEASURED)
+  const own = useLive('labels own', paper === OWN ? measured : null, (body, signal) =>
+    ask(api.POST('/api/shelf/labels/own', { body, signal })),
+  )
+  const on = (paper === OWN ? own.data?.labels : papers.data?.find((p) => p.paper === paper)?.labels) ?? 1
+  const lies = paper !== OWN || (own.data !== undefined && !own.error)
   const first = number(from)
   const right = first !== undefined && Number.isInteger(first) && first >= 1 && first <= on
   const query = new URLSearchParams([
     ...chosen.map((id) => ['lot', id]),
-    ['paper', paper],
+    paper === OWN ? ['own', own.data?.own ?? ''] : ['paper', paper],
     ['from', String(first)],
   ])
   return (
@@ -82,11 +104,17 @@ export function Labels() {
                     label="Size of one label"
                     value={paper}
                     onChange={setPaper}
-                    choices={(papers.data ?? []).map((p) => ({
-                      value: p.paper,
-                      label: `${p.words}, ${p.labels} on a sheet`,
-                    }))}
+                    choices={[
+                      ...(papers.data ?? []).map((p) => ({
+                        value: p.paper,
+                        label: `${p.words}, ${p.labels} on a sheet`,
+                      })),
+                      { value: OWN, label: 'another, measured with a ruler' },
+                    ]}
                   />
+                  {paper === OWN && (
+                    <MeasuredSheet measured={measured} onChange={setMeasured} error={own.error} />
+                  )}
                   <NumberInput
                     label="First label that is still there"
                     hint="counted row by row from the top left"
@@ -94,7 +122,7 @@ export function Labels() {
                     onChange={setFrom}
                     error={right ? undefined : `a whole number from 1 to ${on}`}
                   />
-                  {chosen.length > 0 && right ? (
+                  {chosen.length > 0 && right && lies ? (
                     <div>
                       <OnPaper href={`/api/shelf/labels.pdf?${query}`}>
                         {chosen.length} {chosen.length === 1 ? 'label' : 'labels'} on paper
@@ -113,5 +141,52 @@ export function Labels() {
         }}
       </Loaded>
     </Page>
+  )
+}
+
+const MM: { key: Exclude<keyof Measured, 'letter'>; label: string; unit: string; hint?: string }[] = [
+  { key: 'columns', label: 'Beside each other', unit: '' },
+  { key: 'rows', label: 'Below each other', unit: '' },
+  { key: 'labelWidthMm', label: 'Width of a label', unit: 'mm' },
+  { key: 'labelHeightMm', label: 'Height of a label', unit: 'mm' },
+  { key: 'leftMm', label: 'From the left edge of the paper', unit: 'mm' },
+  { key: 'topMm', label: 'From its top edge', unit: 'mm' },
+  { key: 'acrossMm', label: 'From one to the next, left edges', unit: 'mm' },
+  { key: 'downMm', label: 'From one to the next, top edges', unit: 'mm' },
+]
+
+/** Kept on this device, which knows its printer. */
+function MeasuredSheet({
+  measured,
+  onChange,
+  error,
+}: {
+  measured: Measured
+  onChange: (measured: Measured) => void
+  error: unknown
+}) {
+  const [typed, setTyped] = useState<Record<string, string>>({})
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      {MM.map((m) => (
+        <NumberInput
+          key={m.key}
+          label={m.label}
+          unit={m.unit}
+          value={typed[m.key] ?? String(measured[m.key])}
+          onChange={(text) => {
+            setTyped({ ...typed, [m.key]: text })
+            const n = number(text)
+            if (n !== undefined && Number.isFinite(n)) onChange({ ...measured, [m.key]: n })
+          }}
+          error={errorAt(error, m.key)}
+        />
+      ))}
+      <Toggle
+        label="The paper is Letter, not A4"
+        checked={measured.letter}
+        onChange={(letter) => onChange({ ...measured, letter })}
+      />
+    </div>
   )
 }

@@ -245,6 +245,43 @@ public class ArchiveTest extends ServerTest {
                 .toList();
     }
 
+    /** Of one person everything, and of anybody else nothing. */
+    @Test
+    public void onePersonsRecordsAreTheirsAlone() {
+        Client ilse = as("ilse");
+        List<JsonNode> people =
+                ilse.get("/api/people").expect(200).body().valueStream().toList();
+        int courses = 0;
+        for (JsonNode person : people) {
+            String id = person.path("id").asString();
+            Map<String, byte[]> files = files(ilse.get("/api/archive/people/" + id + "/file")
+                    .expect(200)
+                    .raw()
+                    .body());
+            String all = files.entrySet().stream()
+                    .filter(f -> f.getKey().startsWith("tables/"))
+                    .map(f -> new String(f.getValue(), StandardCharsets.UTF_8))
+                    .reduce("", String::concat);
+            assertThat(all).contains(id);
+            people.stream()
+                    .filter(p -> p != person)
+                    // Who wrote a line down stays in it; whatever is of somebody bears their id.
+                    .forEach(p -> assertThat(all).doesNotContain(p.path("id").asString()));
+            courses += jdbc.sql("select count(*) from course where person_id = ?")
+                    .param(UUID.fromString(id))
+                    .query(Integer.class)
+                    .single();
+            courses -= new String(files.get("tables/course.json"), StandardCharsets.UTF_8).split("\"id\":").length - 1;
+            assertThat(files)
+                    .containsKeys("person.json", "manifest", "schema/dose_taken.schema.json", "tables/lot.json");
+        }
+        assertThat(courses).isZero();
+        assertThat(as("lantern")
+                        .get("/api/archive/people/" + people.get(0).path("id").asString() + "/file")
+                        .status())
+                .isEqualTo(404);
+    }
+
     @Test
     public void everyTableGoesAlongOrIsSaidToStay() {
         Set<String> all = new HashSet<>(jdbc.sql("select table_name from information_schema.tables"

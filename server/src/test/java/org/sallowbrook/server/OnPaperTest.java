@@ -3,8 +3,10 @@ package org.sallowbrook.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -133,7 +135,7 @@ public class OnPaperTest extends ServerTest {
                 .map(l -> "lot=" + l.path("id").asString() + "&")
                 .collect(Collectors.joining("", "/api/shelf/labels.pdf?", "paper=" + paper + "&from="));
         try (PDDocument document = Loader.loadPDF(
-                ilse.get(asked + paper.labels()).expect(200).raw().body())) {
+                ilse.get(asked + paper.sheet().labels()).expect(200).raw().body())) {
             // The first takes the last place of the first sheet.
             assertThat(document.getNumberOfPages()).isEqualTo(2);
             assertThat(text(document, 1)).contains(three.get(0).path("code").asString());
@@ -144,8 +146,64 @@ public class OnPaperTest extends ServerTest {
                     .isEqualTo("http://127.0.0.1:" + port + "/shelf/"
                             + three.get(0).path("id").asString());
         }
-        ilse.get(asked + (paper.labels() + 1)).expect(400);
+        ilse.get(asked + (paper.sheet().labels() + 1)).expect(400);
         ilse.get(asked + 0).expect(400);
+    }
+
+    /** A sheet measured with a ruler: what lies on the paper is printed on it, what does not is said at its field. */
+    @Test
+    public void aSheetOfLabelsThatNoListHas() throws IOException {
+        Map<String, Object> measured = Map.of(
+                "letter",
+                false,
+                "columns",
+                3,
+                "rows",
+                9,
+                "labelWidthMm",
+                60.0,
+                "labelHeightMm",
+                30.0,
+                "leftMm",
+                10.0,
+                "topMm",
+                12.5,
+                "acrossMm",
+                65.0,
+                "downMm",
+                30.0);
+        JsonNode own = ilse.post("/api/shelf/labels/own", measured).expect(200).body();
+        assertThat(own.path("labels").asInt()).isEqualTo(27);
+        String lots = ilse.get("/api/shelf/lots")
+                .expect(200)
+                .body()
+                .valueStream()
+                .limit(3)
+                .map(l -> "lot=" + l.path("id").asString() + "&")
+                .collect(Collectors.joining());
+        String asked =
+                "/api/shelf/labels.pdf?" + lots + "own=" + own.path("own").asString() + "&from=";
+        try (PDDocument document =
+                Loader.loadPDF(ilse.get(asked + 27).expect(200).raw().body())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(2);
+        }
+        ilse.get(asked + 28).expect(400);
+        ilse.get(asked + "1&paper=A4_70_X_36").expect(400);
+        ilse.get("/api/shelf/labels.pdf?" + lots + "own=1,2,NaN&from=1").expect(400);
+        for (Map.Entry<String, Object> wrong : Map.<String, Object>of(
+                        "columns", 4, "rows", 10, "labelWidthMm", 5.0, "acrossMm", 20.0, "downMm", 1.0, "leftMm", -1.0)
+                .entrySet()) {
+            Map<String, Object> changed = new HashMap<>(measured);
+            changed.put(wrong.getKey(), wrong.getValue());
+            assertThat(ilse.post("/api/shelf/labels/own", changed)
+                            .expect(400)
+                            .body()
+                            .path("errors")
+                            .get(0)
+                            .path("field")
+                            .asString())
+                    .isEqualTo(wrong.getKey());
+        }
     }
 
     private static String text(PDDocument document, int page) throws IOException {

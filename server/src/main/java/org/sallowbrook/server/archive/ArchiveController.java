@@ -51,16 +51,22 @@ class ArchiveController {
 
     @GetMapping(value = "/file", produces = ZIP)
     ResponseEntity<Resource> file() throws IOException {
-        Path file = archive.write();
+        return zip(archive.write(), archive.fileName());
+    }
+
+    /** What is on record of one person, to take along when they move out. */
+    @GetMapping(value = "/people/{id}/file", produces = ZIP)
+    ResponseEntity<Resource> person(@PathVariable UUID id) throws IOException {
+        return zip(archive.writePerson(id), "person-" + id + ".zip");
+    }
+
+    private static ResponseEntity<Resource> zip(Path file, String name) throws IOException {
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf(ZIP))
                 .contentLength(Files.size(file))
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(archive.fileName())
-                                .build()
-                                .toString())
+                        ContentDisposition.attachment().filename(name).build().toString())
                 .body(new InputStreamResource(Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE)));
     }
 

@@ -34,6 +34,7 @@ import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.archive.Tables.Table;
 import org.sallowbrook.server.household.HouseholdService;
+import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
@@ -108,6 +109,7 @@ class ArchiveService {
     private final EntityManager entities;
     private final JdbcClient jdbc;
     private final HouseholdService household;
+    private final PeopleService people;
     private final Gatekeeper gatekeeper;
     private final PasswordEncoder passwords;
     private final List<ReadIn> rooms;
@@ -122,6 +124,7 @@ class ArchiveService {
             EntityManager entities,
             JdbcClient jdbc,
             HouseholdService household,
+            PeopleService people,
             Gatekeeper gatekeeper,
             PasswordEncoder passwords,
             List<ReadIn> rooms,
@@ -133,6 +136,7 @@ class ArchiveService {
         this.entities = entities;
         this.jdbc = jdbc;
         this.household = household;
+        this.people = people;
         this.gatekeeper = gatekeeper;
         this.passwords = passwords;
         this.rooms = rooms;
@@ -145,6 +149,19 @@ class ArchiveService {
         Path file = Archives.file(0);
         try {
             writer.write(file);
+            return file;
+        } catch (IOException | RuntimeException e) {
+            Files.deleteIfExists(file);
+            throw e;
+        }
+    }
+
+    /** What is on record of one person. @return a file that the caller deletes */
+    Path writePerson(UUID person) throws IOException {
+        people.one(person);
+        Path file = Archives.file(0);
+        try {
+            writer.writePerson(file, person);
             return file;
         } catch (IOException | RuntimeException e) {
             Files.deleteIfExists(file);

@@ -29,6 +29,7 @@ import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.hibernate.Session;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.archive.Tables.Table;
 import org.sallowbrook.server.household.HouseholdService;
 import org.sallowbrook.server.platform.Member;
@@ -78,6 +79,67 @@ class ArchiveWriter {
         }
     }
 
+    /** What is on record of one person, and of the bottles it came from; nothing of anybody else. */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    public void writePerson(Path file, UUID person) throws IOException {
+        try (OutputStream out = Files.newOutputStream(file);
+                Zip zip = new Zip(out)) {
+            entities.unwrap(Session.class).doWork(db -> {
+                try {
+                    person(db, zip, person);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
+    }
+
+    private void person(Connection db, Zip zip, UUID person) throws SQLException, IOException {
+        Map<String, Integer> rows = new LinkedHashMap<>();
+        for (Table table : Tables.ALL) {
+            String theirs = theirs(db, table, person);
+            if (theirs != null) {
+                // Who else has some of it is nobody's business but theirs.
+                Table alone = table.name().equals("lot") ? table.without("holder") : table;
+                rows.put(table.name(), table(db, zip, alone, table.mine() + " and " + theirs));
+            }
+        }
+        zip.add(
+                "person.json",
+                json.writerWithDefaultPrettyPrinter()
+                        .writeValueAsBytes(new PersonHead(
+                                PersonHead.FORMAT,
+                                ArchiveHead.LAYOUT,
+                                migrations.latest(),
+                                clock.instant().truncatedTo(ChronoUnit.SECONDS),
+                                person,
+                                rows)));
+        zip.manifest();
+    }
+
+    /** Which rows of a table are of one person; null for none. An id needs no marks of its own. */
+    private static @Nullable String theirs(Connection db, Table table, UUID person) throws SQLException {
+        String id = "'" + person + "'";
+        String lots = "(select lot_id from course where person_id = " + id
+                + " union select lot_id from direct_use where person_id = " + id + ")";
+        List<String> columns =
+                ColumnOf.of(db, table.name()).stream().map(ColumnOf::name).toList();
+        return switch (table.name()) {
+            case "person" -> "id = " + id;
+            case "lot" -> "id in " + lots;
+            case "lot_herb", "lot_trait" -> "lot_id in " + lots;
+            case "note" -> "about = 'PERSON' and about_id = " + id;
+            default ->
+                columns.contains("person_id")
+                        ? "person_id = " + id
+                        : columns.contains("course_id")
+                                ? "course_id in (select id from course where person_id = " + id + ")"
+                                : null;
+        };
+    }
+
     /** One list as a table. */
     @Transactional(readOnly = true)
     public byte[] list(String name, Lists.Decimal decimal) {
@@ -99,7 +161,7 @@ class ArchiveWriter {
         }
         Map<String, Integer> rows = new LinkedHashMap<>();
         for (Table table : Tables.ALL) {
-            rows.put(table.name(), table(db, zip, table));
+            rows.put(table.name(), table(db, zip, table, table.mine()));
         }
         Member me = Member.current();
         zip.add(
@@ -128,11 +190,12 @@ class ArchiveWriter {
         zip.manifest();
     }
 
-    private int table(Connection db, Zip zip, Table table) throws SQLException, IOException {
+    /** @param mine which rows, with one parameter */
+    private int table(Connection db, Zip zip, Table table, String mine) throws SQLException, IOException {
         List<ColumnOf> columns = columns(db, table);
         zip.add("schema/" + table.name() + ".schema.json", schema(table, columns));
         String names = columns.stream().map(ColumnOf::name).collect(Collectors.joining(", "));
-        String from = " from " + table.name() + " where " + table.mine();
+        String from = " from " + table.name() + " where " + mine;
         int rows = 0;
         try (PreparedStatement s = db.prepareStatement("select row_to_json(x)::text from (select " + names + from
                 + " order by " + columns.get(0).name() + ") x")) {

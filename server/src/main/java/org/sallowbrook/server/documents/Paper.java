@@ -166,11 +166,11 @@ public final class Paper {
      *
      * @param first place on the first sheet that is still there, from 0: what was peeled off is left out
      */
-    public static byte[] labels(List<Sheet> labels, LabelPaper paper, int first, String title) {
+    public static byte[] labels(List<Sheet> labels, LabelSheet paper, int first, String title) {
         try (PDDocument document = new PDDocument()) {
             Fonts fonts = Fonts.of(document);
             document.getDocumentInformation().setTitle(title);
-            PDRectangle size = new PDRectangle(paper.widthMm() * MM, paper.heightMm() * MM);
+            PDRectangle size = new PDRectangle((float) paper.widthMm() * MM, (float) paper.heightMm() * MM);
             for (int begun = 0; begun < labels.size() + first; begun += paper.labels()) {
                 PDPage page = new PDPage(size);
                 document.addPage(page);

@@ -17,14 +17,15 @@ import org.sallowbrook.server.documents.Sheet;
 final class TeachingSheet {
 
     private static final int MOST = 9;
+    private static final int STATES = 3;
 
     private TeachingSheet() {}
 
     static Sheet of(Herbarium all, Taxon t, LifeStage stage) {
-        Sheet.Builder sheet = Sheet.a4(t.commonName() + " and what it is taken for");
+        Sheet.Builder sheet = Sheet.a4(WallCard.capital(t.commonName()) + " and what it is taken for");
         sheet.text(t.name(), Sheet.Tone.LATIN)
-                .text("Seen " + Words.lower(stage) + ". "
-                        + WallCard.capital(t.growth().habitat()));
+                .text("Stage: " + Words.lower(stage) + ". "
+                        + WallCard.capital(t.growth().habitat()) + ".");
         for (Taxon.LookAlike likeness : t.lookAlikes()) {
             all.taxon(likeness.taxon()).ifPresent(other -> beside(sheet, all, t, other, likeness, stage));
         }
@@ -59,13 +60,29 @@ final class TeachingSheet {
                 .map(c -> Objects.requireNonNull(all.character(c)))
                 .map(c -> new Sheet.Row(
                         WallCard.capital(c.name()),
-                        t.commonName() + " " + words(t, c, stage) + "; " + other.commonName() + " "
-                                + words(other, c, stage)))
+                        t.commonName() + " " + mostly(t, c, stage) + "; " + other.commonName() + " "
+                                + mostly(other, c, stage)))
                 .toList();
         sheet.rows(rows);
         if (!Telling.enough(all, t, other, stage)) {
             sheet.text("At this stage looking does not tell them for sure.", Sheet.Tone.GRAVE);
         }
+    }
+
+    /** What most of them show, in few words; that some differ is said below. */
+    private static String mostly(Taxon taxon, CharacterDefinition c, LifeStage stage) {
+        Map<String, Frequency> states = taxon.statesOf(c.id(), stage);
+        List<String> most = states == null
+                ? List.of()
+                : states.entrySet().stream()
+                        .filter(e -> e.getValue().word() == Frequency.Word.ALWAYS
+                                || e.getValue().word() == Frequency.Word.USUAL)
+                        .sorted(Comparator.comparingDouble((Map.Entry<String, Frequency> e) ->
+                                -e.getValue().share()))
+                        .limit(STATES)
+                        .map(e -> c.wordsFor(e.getKey()))
+                        .toList();
+        return most.isEmpty() ? "now so, now otherwise" : String.join(" or ", most);
     }
 
     static String words(Taxon taxon, CharacterDefinition c, LifeStage stage) {

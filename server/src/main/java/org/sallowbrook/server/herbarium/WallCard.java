@@ -22,10 +22,10 @@ final class WallCard {
     private WallCard() {}
 
     static Sheet of(Herbarium all, Taxon t) {
-        Sheet.Builder sheet = Sheet.a4(t.commonName());
+        Sheet.Builder sheet = Sheet.a4(capital(t.commonName()));
         sheet.text(t.name(), Sheet.Tone.LATIN);
         sheet.text("Family " + t.naming().family() + "; " + t.growth().lifeForm() + ". "
-                + t.growth().habitat());
+                + capital(t.growth().habitat()) + ".");
         sheet.text(danger(t), Sheet.Tone.GRAVE);
         if (t.draft()) {
             sheet.text("A draft: nothing is gathered by this card.", Sheet.Tone.GRAVE);
@@ -132,13 +132,7 @@ final class WallCard {
         List<Sheet.Row> rows = new ArrayList<>();
         Taxon.Gathering g = p.gathering();
         add(rows, "When", g.moment());
-        add(
-                rows,
-                "How",
-                Stream.of(g.method(), g.tools())
-                        .filter(w -> !w.isBlank())
-                        .reduce((a, b) -> a + "; " + b)
-                        .orElse(""));
+        add(rows, "How", sentence(g.method()) + (g.tools().isBlank() ? "" : " With " + g.tools() + "."));
         add(
                 rows,
                 "How much",
@@ -186,6 +180,10 @@ final class WallCard {
         if (!words.isBlank()) {
             rows.add(new Sheet.Row(label, words));
         }
+    }
+
+    private static String sentence(String words) {
+        return words.isBlank() || words.endsWith(".") ? words : words + ".";
     }
 
     /** What is known to harm, the severest first; what nobody looked at is said as such. */

@@ -53,7 +53,7 @@ class WrittenInYear implements YearChapter {
         return (thing == null ? n.place : thing.name())
                 + (thing == null && n.place.isBlank() ? "" : ": ")
                 + n.words
-                + (seen.isEmpty() ? "" : " (" + seen + ")")
-                + ", " + n.writtenBy;
+                + (seen.isEmpty() ? "" : " [" + seen + "]")
+                + " (" + n.writtenBy + ")";
     }
 }

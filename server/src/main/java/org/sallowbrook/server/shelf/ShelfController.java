@@ -3,10 +3,14 @@ package org.sallowbrook.server.shelf;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.Finding;
+import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.documents.LabelPaper;
+import org.sallowbrook.server.documents.LabelSheet;
 import org.sallowbrook.server.documents.Paper;
 import org.sallowbrook.server.documents.Sheet;
 import org.sallowbrook.server.household.PeopleService;
@@ -235,21 +239,94 @@ class ShelfController {
     @GetMapping("/labels/papers")
     List<PaperView> papers() {
         return Arrays.stream(LabelPaper.values())
-                .map(p -> new PaperView(p, p.words(), p.labels()))
+                .map(p -> new PaperView(p, p.words(), p.sheet().labels()))
                 .toList();
     }
 
-    /** Labels of several lots on sheets of them. @param from the first label still on the first sheet, from 1 */
+    /** A sheet of labels that no list has, measured with a ruler. */
+    record OwnPaperRequest(
+            Boolean letter,
+            Integer columns,
+            Integer rows,
+            Double labelWidthMm,
+            Double labelHeightMm,
+            Double leftMm,
+            Double topMm,
+            Double acrossMm,
+            Double downMm) {
+        LabelSheet sheet() {
+            LabelSheet paper = (letter ? LabelPaper.LETTER_4_X_2_IN : LabelPaper.A4_96_X_50).sheet();
+            return new LabelSheet(
+                    paper.widthMm(),
+                    paper.heightMm(),
+                    columns,
+                    rows,
+                    labelWidthMm,
+                    labelHeightMm,
+                    leftMm,
+                    topMm,
+                    acrossMm,
+                    downMm);
+        }
+    }
+
+    /** @param own as it is handed to the labels, to be kept for the next time */
+    record OwnPaperView(String own, Integer labels) {}
+
+    /** Whether labels so measured lie on the paper. */
+    @PostMapping("/labels/own")
+    OwnPaperView own(@RequestBody OwnPaperRequest request) {
+        LabelSheet sheet = request.sheet();
+        return new OwnPaperView(
+                Stream.of(
+                                request.letter() ? 1 : 0,
+                                sheet.columns(),
+                                sheet.rows(),
+                                sheet.labelWidthMm(),
+                                sheet.labelHeightMm(),
+                                sheet.leftMm(),
+                                sheet.topMm(),
+                                sheet.acrossMm(),
+                                sheet.downMm())
+                        .map(String::valueOf)
+                        .collect(Collectors.joining(",")),
+                sheet.labels());
+    }
+
+    private static LabelSheet own(String own) {
+        try {
+            double[] n = Arrays.stream(own.split(","))
+                    .mapToDouble(Double::parseDouble)
+                    .toArray();
+            return new OwnPaperRequest(n[0] == 1, (int) n[1], (int) n[2], n[3], n[4], n[5], n[6], n[7], n[8]).sheet();
+        } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
+            throw new InvalidInput(List.of(new InvalidInput.Violation("own", "must be what was measured")));
+        }
+    }
+
+    /**
+     * Labels of several lots on sheets of them.
+     *
+     * @param own of a sheet that was measured; then no paper is named
+     * @param from the first label still on the first sheet, from 1
+     */
     @GetMapping(value = "/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> labels(
-            @RequestParam List<UUID> lot, @RequestParam LabelPaper paper, @RequestParam Integer from) {
+            @RequestParam List<UUID> lot,
+            @RequestParam(required = false) @Nullable LabelPaper paper,
+            @RequestParam(required = false) @Nullable String own,
+            @RequestParam Integer from) {
+        Checks.begin()
+                .that((paper == null) != (own == null), "paper", "must be one of the list, or measured")
+                .done();
+        LabelSheet sheet = paper == null ? own(String.valueOf(own)) : paper.sheet();
         Checks.begin()
                 .that(!lot.isEmpty() && lot.size() <= MOST_LABELS, "lot", "must be 1 to " + MOST_LABELS)
-                .range("from", from, 1, paper.labels())
+                .range("from", from, 1, sheet.labels())
                 .done();
         List<Sheet> labels =
                 lot.stream().map(id -> label.of(shelf.lot(id), page(id))).toList();
-        return Paper.response(Paper.labels(labels, paper, from - 1, "Labels"), "labels");
+        return Paper.response(Paper.labels(labels, sheet, from - 1, "Labels"), "labels");
     }
 
     private static String page(UUID lot) {
