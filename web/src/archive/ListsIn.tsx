@@ -47,7 +47,17 @@ function Reading({ lists }: { lists: List[] }) {
           }}
         />
         {list && <Columns list={list} />}
-        {list && <FileInput label="The table (.csv)" accept=".csv,.txt,.tsv,text/csv" onFile={setFile} />}
+        {list && (
+          <FileInput
+            label={
+              list.name === 'stands'
+                ? 'The table (.csv), or a map (.gpx, .kml, .geojson)'
+                : 'The table (.csv)'
+            }
+            accept={`.csv,.txt,.tsv,text/csv${list.name === 'stands' ? ',.gpx,.kml,.geojson,.json' : ''}`}
+            onFile={setFile}
+          />
+        )}
       </div>
       {list && file && (
         <Table

@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import { v7 } from 'uuid'
 import { api, ask, ifMatch, type Schemas } from '../api/client'
 import { Choose } from '../ui/Choose'
-import { Button, Input } from '../ui/controls'
+import { Button, Input, Toggle } from '../ui/controls'
 import { MARK, OUTLINE } from '../ui/dictionary'
 import { FileInput } from '../ui/FileInput'
 import { Only } from '../ui/may'
@@ -567,16 +567,6 @@ export function GroundPage() {
         api.DELETE('/api/field/ground/{id}', { params: { path: { id: s.id }, header: ifMatch(s.version) } }),
       ),
   })
-  const read = useCommand(['ground'], {
-    mutationFn: async (file: File) =>
-      ask(
-        api.POST('/api/field/ground/file', {
-          body: await file.text(),
-          bodySerializer: (text: string) => text,
-          headers: { 'Content-Type': 'text/plain' },
-        }),
-      ),
-  })
   const least = AREAS.includes(kind) ? 3 : 2
   return (
     <Page title="The ground">
@@ -629,25 +619,83 @@ export function GroundPage() {
               save={save}
               setPoints={setPoints}
             />
-            <Section title="From a file">
-              <FileInput
-                label="GPX or GeoJSON"
-                accept=".gpx,.geojson,.json"
-                onFile={(file) => read.mutate(file)}
-              />
-              <ProblemNotice error={read.error} />
-              {read.data && (
-                <p role="status">
-                  {read.data.read} drawn
-                  {read.data.left > 0 && `, ${read.data.left} left out: points, or on the map already`}.
-                </p>
-              )}
-            </Section>
+            <FromAFile />
           </Only>
+          <Observations />
           <OnTheMap remove={remove} shapes={shapes} />
         </div>
       </div>
     </Page>
+  )
+}
+
+/** Lines and areas that are on a map already. */
+function FromAFile() {
+  const read = useCommand(['ground'], {
+    mutationFn: async (file: File) =>
+      ask(
+        api.POST('/api/field/ground/file', {
+          body: await file.text(),
+          bodySerializer: (text: string) => text,
+          headers: { 'Content-Type': 'text/plain' },
+        }),
+      ),
+  })
+  return (
+    <Section title="From a file">
+      <FileInput
+        label="GPX, KML or GeoJSON"
+        accept=".gpx,.kml,.geojson,.json"
+        onFile={(file) => read.mutate(file)}
+      />
+      <ProblemNotice error={read.error} />
+      {read.data && (
+        <p role="status">
+          {read.data.read} drawn
+          {read.data.left > 0 && `, ${read.data.left} left out: points, or on the map already`}.
+        </p>
+      )}
+      <Only deed="keep">
+        <p className="text-soft text-sm">
+          Its points become stands under{' '}
+          <Link className="underline" to="/archive/lists">
+            Read a list in
+          </Link>
+          .
+        </p>
+      </Only>
+    </Section>
+  )
+}
+
+type Places = 'EXACT' | 'KILOMETRE' | 'TEN_KILOMETRES' | 'NONE'
+const PLACES: { value: Places; label: string }[] = [
+  { value: 'KILOMETRE', label: 'to about a kilometre' },
+  { value: 'TEN_KILOMETRES', label: 'to about ten kilometres' },
+  { value: 'EXACT', label: 'as they are' },
+  { value: 'NONE', label: 'not at all' },
+]
+
+/** For whoever collects what grows where. */
+function Observations() {
+  const [places, setPlaces] = useState<Places>('KILOMETRE')
+  const [names, setNames] = useState(false)
+  return (
+    <Section title="For a collection of observations">
+      <p className="text-soft mb-2 text-sm">
+        Every stand whose plant is certain, as a Darwin Core archive. Where protected plants grow is never
+        given along.
+      </p>
+      <Choose label="Places are given" value={places} choices={PLACES} onChange={setPlaces} />
+      <Toggle label="With the names of who looked" checked={names} onChange={setNames} />
+      <a
+        className="text-note underline"
+        href={`/api/field/ground/observations.zip?places=${places}&names=${names}`}
+        download
+      >
+        Observations as a file
+      </a>
+    </Section>
   )
 }
 

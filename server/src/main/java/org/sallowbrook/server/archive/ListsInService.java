@@ -187,7 +187,7 @@ class ListsInService {
     }
 
     private Table read(ListIn list, byte[] file, Asked asked) {
-        Spreadsheet sheet = Spreadsheet.read(file);
+        Spreadsheet sheet = Spreadsheet.read(file, list);
         List<Cells.Heading> headings =
                 sheet.headings().stream().map(Cells.Heading::of).toList();
         List<ListIn.@Nullable Column> columns = new ArrayList<>();

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.sallowbrook.core.measure.InvalidInput;
+import org.sallowbrook.server.platform.ListIn;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.MappingIterator;
 import tools.jackson.dataformat.csv.CsvMapper;
@@ -38,7 +39,7 @@ record Spreadsheet(String letters, char separator, List<String> headings, List<R
     private static final Charset WINDOWS = Charset.forName("windows-1252");
 
     /** @throws InvalidInput saying what about the file can't be read */
-    static Spreadsheet read(byte[] bytes) {
+    static Spreadsheet read(byte[] bytes, ListIn list) {
         if (bytes.length > 1 && bytes[0] == 'P' && bytes[1] == 'K') {
             throw wrong("is a spreadsheet's own file; save it there as CSV, and give that");
         }
@@ -46,6 +47,10 @@ record Spreadsheet(String letters, char separator, List<String> headings, List<R
         String text = decode(bytes, guessed);
         if (text.indexOf('\0') >= 0) {
             throw wrong("holds letters that can't be seen; save it as CSV in UTF-8, and give that");
+        }
+        List<List<String>> other = list.table(text.stripLeading());
+        if (other != null) {
+            return table("", ',', other, 1);
         }
         int first = 1;
         char separator;
@@ -57,9 +62,20 @@ record Spreadsheet(String letters, char separator, List<String> headings, List<R
         } else {
             separator = separator(text);
         }
-        List<List<String>> all = lines(text, separator);
+        return table(
+                guessed[0] ? "read as Western European (Windows): look whether ä, é and the like are right" : "",
+                separator,
+                lines(text, separator),
+                first);
+    }
+
+    /** @param first line of the headings */
+    private static Spreadsheet table(String letters, char separator, List<List<String>> all, int first) {
         if (all.isEmpty()) {
             throw wrong("must have a line of headings, and one more at least");
+        }
+        if (all.size() > MOST_LINES + 1) {
+            throw wrong("must have at most " + MOST_LINES + " lines; part it in several");
         }
         List<String> headings = all.get(0);
         List<Row> rows = new ArrayList<>();
@@ -71,11 +87,7 @@ record Spreadsheet(String letters, char separator, List<String> headings, List<R
         if (rows.isEmpty()) {
             throw wrong("must have a line of headings, and one more at least");
         }
-        return new Spreadsheet(
-                guessed[0] ? "read as Western European (Windows): look whether ä, é and the like are right" : "",
-                separator,
-                headings,
-                rows);
+        return new Spreadsheet(letters, separator, headings, rows);
     }
 
     private static String decode(byte[] bytes, boolean[] guessed) {

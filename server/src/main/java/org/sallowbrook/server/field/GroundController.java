@@ -24,8 +24,10 @@ class GroundController {
 
     private final GroundService ground;
     private final WalkService walks;
+    private final Observations observations;
 
-    GroundController(GroundService ground, WalkService walks) {
+    GroundController(GroundService ground, WalkService walks, Observations observations) {
+        this.observations = observations;
         this.walks = walks;
         this.ground = ground;
     }
@@ -54,7 +56,7 @@ class GroundController {
         ground.remove(id, ifMatch);
     }
 
-    /** GeoJSON or GPX, told apart by how it begins. */
+    /** GeoJSON, GPX or KML, told apart by how it begins. */
     @PostMapping(value = "/ground/file", consumes = "text/plain")
     GroundService.GroundRead read(@RequestBody String text) {
         return ground.read(text);
@@ -65,6 +67,14 @@ class GroundController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=ground.geojson")
                 .body(ground.geoJson());
+    }
+
+    /** What grows where, for a collection of observations. */
+    @GetMapping(value = "/ground/observations.zip", produces = "application/zip")
+    ResponseEntity<byte[]> observations(@RequestParam Observations.Places places, @RequestParam Boolean names) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=observations.zip")
+                .body(observations.archive(places, names));
     }
 
     @GetMapping(value = "/ground/stands.gpx", produces = "application/gpx+xml")

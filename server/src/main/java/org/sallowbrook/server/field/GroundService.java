@@ -1,15 +1,12 @@
 package org.sallowbrook.server.field;
 
 import io.jenetics.jpx.GPX;
-import io.jenetics.jpx.Route;
 import io.jenetics.jpx.Track;
 import io.jenetics.jpx.TrackSegment;
 import io.jenetics.jpx.WayPoint;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,14 +15,11 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Outline;
 import org.sallowbrook.core.measure.Checks;
-import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The household's own map: drawn by hand, or read from GeoJSON (RFC 7946) and GPX 1.1, and written in both. */
@@ -122,129 +116,21 @@ public class GroundService {
 
     /** Reads a file; what is on the map already is not drawn twice. */
     public GroundRead read(String text) {
-        List<Outline> found = new ArrayList<>();
-        int[] left = {0};
-        if (text.stripLeading().startsWith("<")) {
-            gpx(text, found, left);
-        } else {
-            geoJson(text, found, left);
-        }
+        MapFile file = MapFile.read(text, json);
+        int left = file.left() + file.places().size();
         List<ShapeView> known = new ArrayList<>(shapes());
         int read = 0;
-        for (Outline outline : found) {
+        for (Outline outline : file.outlines()) {
             List<List<Double>> pairs = pairs(outline);
             if (known.stream()
                     .anyMatch(k -> k.kind() == outline.kind() && k.points().equals(pairs))) {
-                left[0]++;
+                left++;
             } else {
                 known.add(view(keep(Owned.newId(), outline)));
                 read++;
             }
         }
-        return new GroundRead(read, left[0]);
-    }
-
-    private static InvalidInput unreadable(String why) {
-        return new InvalidInput(List.of(new InvalidInput.Violation("file", why)));
-    }
-
-    private static void gpx(String text, List<Outline> found, int[] left) {
-        // No file of others, and no other encoding, is read through what is sent.
-        String plain = text.replaceFirst("^\\s*<\\?xml[^>]*\\?>", "");
-        if (plain.contains("<!DOCTYPE")) {
-            throw unreadable("must not have a document type");
-        }
-        GPX gpx;
-        try {
-            gpx = GPX.Reader.DEFAULT.read(new ByteArrayInputStream(plain.getBytes(StandardCharsets.UTF_8)));
-        } catch (IOException | IllegalArgumentException e) {
-            throw unreadable("is no GPX that can be read");
-        }
-        left[0] += gpx.getWayPoints().size();
-        for (Track track : gpx.getTracks()) {
-            for (TrackSegment segment : track.getSegments()) {
-                line(track.getName().orElse(""), segment.getPoints(), found, left);
-            }
-        }
-        for (Route route : gpx.getRoutes()) {
-            line(route.getName().orElse(""), route.getPoints(), found, left);
-        }
-    }
-
-    /** A walk that was recorded by the second is thinned to what a map can show. */
-    private static void line(String name, List<WayPoint> points, List<Outline> found, int[] left) {
-        if (points.size() < 2) {
-            left[0]++;
-            return;
-        }
-        int step = (points.size() + Outline.MOST_POINTS - 2) / (Outline.MOST_POINTS - 1);
-        List<Outline.Point> thin = new ArrayList<>();
-        for (int i = 0; i < points.size(); i += step) {
-            thin.add(point(points.get(i)));
-        }
-        if ((points.size() - 1) % step != 0) {
-            thin.add(point(points.get(points.size() - 1)));
-        }
-        found.add(new Outline(Outline.Kind.PATH, shortened(name), thin));
-    }
-
-    private static Outline.Point point(WayPoint p) {
-        return new Outline.Point(p.getLongitude().doubleValue(), p.getLatitude().doubleValue());
-    }
-
-    private static String shortened(String name) {
-        return name.length() <= 120 ? name : name.substring(0, 120);
-    }
-
-    private void geoJson(String text, List<Outline> found, int[] left) {
-        JsonNode root;
-        try {
-            root = json.readTree(text);
-        } catch (JacksonException e) {
-            throw unreadable("is neither GeoJSON nor GPX");
-        }
-        switch (root.path("type").asString("")) {
-            case "FeatureCollection" -> root.path("features").forEach(f -> feature(f, found, left));
-            case "Feature" -> feature(root, found, left);
-            default -> throw unreadable("is no GeoJSON: its type is neither FeatureCollection nor Feature");
-        }
-    }
-
-    private static void feature(JsonNode feature, List<Outline> found, int[] left) {
-        JsonNode geometry = feature.path("geometry");
-        JsonNode coordinates = geometry.path("coordinates");
-        String name = shortened(feature.path("properties").path("name").asString(""));
-        Outline.Kind said = kind(feature.path("properties").path("kind").asString(""));
-        switch (geometry.path("type").asString("")) {
-            case "LineString" -> found.add(outline(said, Outline.Kind.PATH, name, coordinates));
-            case "MultiLineString" -> coordinates.forEach(c -> found.add(outline(said, Outline.Kind.PATH, name, c)));
-            case "Polygon" -> found.add(outline(said, Outline.Kind.WOOD, name, coordinates.path(0)));
-            case "MultiPolygon" ->
-                coordinates.forEach(c -> found.add(outline(said, Outline.Kind.WOOD, name, c.path(0))));
-            default -> left[0]++;
-        }
-    }
-
-    private static Outline.@Nullable Kind kind(String name) {
-        for (Outline.Kind k : Outline.Kind.values()) {
-            if (k.name().equalsIgnoreCase(name)) {
-                return k;
-            }
-        }
-        return null;
-    }
-
-    /** What a file says of a kind holds where it fits a line or an area. */
-    private static Outline outline(Outline.@Nullable Kind said, Outline.Kind usual, String name, JsonNode coordinates) {
-        List<Outline.Point> points = new ArrayList<>();
-        for (JsonNode c : coordinates) {
-            if (!c.path(0).isNumber() || !c.path(1).isNumber()) {
-                throw unreadable("holds a point that is no pair of numbers");
-            }
-            points.add(new Outline.Point(c.path(0).asDouble(), c.path(1).asDouble()));
-        }
-        Outline.Kind kind = said != null && said.area() == usual.area() ? said : usual;
-        return new Outline(kind, name, points);
+        return new GroundRead(read, left);
     }
 
     /** The map and the stands on it. */

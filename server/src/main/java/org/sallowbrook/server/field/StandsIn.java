@@ -1,5 +1,6 @@
 package org.sallowbrook.server.field;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -10,6 +11,7 @@ import org.sallowbrook.server.platform.ListIn;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Stands from a list; nothing is certain by it, each plant is looked at where it grows. */
 @Component
@@ -17,8 +19,10 @@ class StandsIn implements ListIn {
 
     private final StandService stands;
     private final HerbariumService herbarium;
+    private final JsonMapper json;
 
-    StandsIn(StandService stands, HerbariumService herbarium) {
+    StandsIn(StandService stands, HerbariumService herbarium, JsonMapper json) {
+        this.json = json;
         this.stands = stands;
         this.herbarium = herbarium;
     }
@@ -36,7 +40,7 @@ class StandsIn implements ListIn {
     @Override
     public String hint() {
         return "What it is stays to be looked at where it grows. Ground and permission that are not said stay unknown,"
-                + " and how much there is counts as fair.";
+                + " and how much there is counts as fair. The points of a map come too: GPX, KML or GeoJSON.";
     }
 
     @Override
@@ -54,6 +58,30 @@ class StandsIn implements ListIn {
                 Column.number("longitude", "Longitude", "°", "lon", "long"),
                 Column.number("elevationM", "Above the sea", "m", "elevation", "height", "altitude"),
                 Column.of("growingSince", "Growing since", Kind.WHOLE, "year"));
+    }
+
+    /** The points of a map: what has no name is called by its plant, and what no folder says lies on the map. */
+    @Override
+    public @Nullable List<List<String>> table(String text) {
+        if (!text.startsWith("<") && !text.startsWith("{")) {
+            return null;
+        }
+        List<List<String>> table = new ArrayList<>();
+        table.add(List.of("Name", "Place", "Plant", "Latitude", "Longitude", "Above the sea"));
+        for (MapFile.Place p : MapFile.read(text, json).places()) {
+            String plant = p.plant();
+            boolean known = !plant.isEmpty()
+                    && herbarium.herbarium().search(plant).stream()
+                            .anyMatch(f -> f.name().equalsIgnoreCase(plant));
+            table.add(List.of(
+                    p.name().isEmpty() ? plant : p.name(),
+                    p.place().isEmpty() ? "on the map" : p.place(),
+                    known ? plant : "",
+                    String.valueOf(p.latitude()),
+                    String.valueOf(p.longitude()),
+                    p.elevationM() == null ? "" : String.valueOf(p.elevationM())));
+        }
+        return table;
     }
 
     @Override

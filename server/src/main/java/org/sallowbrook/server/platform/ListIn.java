@@ -124,6 +124,15 @@ public interface ListIn {
 
     List<Column> columns();
 
+    /**
+     * A file of another kind that holds such lines, as a table: its headings first.
+     *
+     * @return null where it is none
+     */
+    default @Nullable List<List<String>> table(String text) {
+        return null;
+    }
+
     /** Two lines of which this is equal are the same thing written twice. */
     String same(Line line);
 
