@@ -6,6 +6,7 @@ import { Choose } from '../ui/Choose'
 import { Button, ButtonLink } from '../ui/controls'
 import { Empty, Loaded, Page, Section } from '../ui/page'
 import { State } from '../ui/State'
+import { Find } from './Find'
 import { lotWords, MANNER, WAY } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
 
@@ -36,13 +37,16 @@ export function Trace() {
             <Empty>Nothing to trace yet. Harvest from a stand first.</Empty>
           ) : (
             <>
-              <div className="mb-3 max-w-lg">
-                <Choose
-                  label="Follow"
-                  value={start ?? ''}
-                  onChange={(v) => void navigate(`/tracing/${v}`)}
-                  choices={all.map((l) => ({ value: l.id, label: l.label, hint: lotWords(l) }))}
-                />
+              <div className="mb-3 grid items-start gap-4 lg:grid-cols-2">
+                <Section title="Follow one that is there">
+                  <Choose
+                    label="Follow"
+                    value={start ?? ''}
+                    onChange={(v) => void navigate(`/tracing/${v}`)}
+                    choices={all.map((l) => ({ value: l.id, label: l.label, hint: lotWords(l) }))}
+                  />
+                </Section>
+                <Find />
               </div>
               {start && <Traced key={start} id={start} />}
             </>

@@ -1,9 +1,14 @@
 package org.sallowbrook.server.tracing;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
 import org.sallowbrook.server.documents.Paper;
@@ -34,8 +39,12 @@ class TracingController {
     private final ShelfService shelf;
 
     private final RecallSheet recall;
+    private final Finding finding;
 
-    TracingController(TracingService tracing, ShelfService shelf, RecallSheet recall) {
+    private static final int MOST_LETTERS = 80;
+
+    TracingController(TracingService tracing, ShelfService shelf, RecallSheet recall, Finding finding) {
+        this.finding = finding;
         this.recall = recall;
         this.shelf = shelf;
         this.tracing = tracing;
@@ -51,6 +60,36 @@ class TracingController {
                         shelf.there().stream()
                                 .map(l -> new StartView(l.id(), l.stage(), l.form(), l.name() + " " + l.code())))
                 .toList();
+    }
+
+    record FoundStartsView(List<StartView> starts, Boolean more) {}
+
+    /**
+     * Also what is used up.
+     *
+     * @param q part of a name, a number, a place, a plant or a person
+     * @param on a day on which something came in or went out
+     */
+    @GetMapping("/find")
+    FoundStartsView find(
+            @RequestParam(defaultValue = "") String q, @RequestParam(required = false) @Nullable LocalDate on) {
+        Checks.begin()
+                .that(!q.isBlank() || on != null, "q", "or a day is wanted")
+                .that(q.length() <= MOST_LETTERS, "q", "must have at most " + MOST_LETTERS + " letters")
+                .done();
+        Finding.Found found = finding.find(q, on);
+        Map<UUID, LotView> lots = shelf.lots(found.ids()).stream().collect(Collectors.toMap(LotView::id, l -> l));
+        return new FoundStartsView(
+                found.ids().stream()
+                        .map(id -> lots.get(id))
+                        .filter(Objects::nonNull)
+                        .map(l -> new StartView(
+                                l.id(),
+                                l.stage(),
+                                l.form(),
+                                l.stage() == Stage.STAND ? l.name() : l.name() + " " + l.code()))
+                        .toList(),
+                found.more());
     }
 
     @GetMapping("/lots/{id}")

@@ -1,7 +1,7 @@
 /** Upstream and downstream over any depth; quarantine. */
 @ApplicationModule(
         displayName = "tracing",
-        allowedDependencies = {"platform", "household", "drying", "field", "shelf", "dosing", "documents"})
+        allowedDependencies = {"platform", "household", "herbarium", "drying", "field", "shelf", "dosing", "documents"})
 @NullMarked
 package org.sallowbrook.server.tracing;
 
