@@ -52,15 +52,15 @@ export function Find() {
                   {f.starts.map((l) => (
                     <li key={l.id} className="border-line border-b">
                       <Link
-                        className="flex min-h-11 flex-wrap items-center justify-between gap-x-3 underline"
+                        className="flex min-h-11 flex-wrap items-center justify-between gap-x-3"
                         to={`/tracing/${l.id}`}
                         onClick={() => {
                           setWords('')
                           setOn('')
                         }}
                       >
-                        {l.label}
-                        <span className="text-soft no-underline">{lotWords(l)}</span>
+                        <span className="underline">{l.label}</span>
+                        <span className="text-soft">{lotWords(l)}</span>
                       </Link>
                     </li>
                   ))}
