@@ -37,10 +37,38 @@ export function Household() {
         <div className="space-y-4">
           <Backup />
           <OwnPassword />
+          <Printer />
           <Sessions />
         </div>
       </div>
     </Page>
+  )
+}
+
+const PAPERS = [
+  { value: 'A4', label: 'A4' },
+  { value: 'LETTER', label: 'Letter' },
+] as const
+const PAPER_COOKIE = 'sallowbrook-paper'
+const TEN_YEARS_S = 10 * 365 * 86_400
+
+/** Kept on this device, which knows its printer, and sent along with what it asks for. */
+function Printer() {
+  const [paper, setPaper] = useState<'A4' | 'LETTER'>(
+    document.cookie.includes(`${PAPER_COOKIE}=LETTER`) ? 'LETTER' : 'A4',
+  )
+  return (
+    <Section title="On paper">
+      <Choose
+        label="In the printer of this device lies"
+        value={paper}
+        choices={[...PAPERS]}
+        onChange={(next) => {
+          document.cookie = `${PAPER_COOKIE}=${next}; path=/; max-age=${TEN_YEARS_S}; samesite=lax`
+          setPaper(next)
+        }}
+      />
+    </Section>
   )
 }
 

@@ -28,9 +28,9 @@ create table past_harvest (
     household_id uuid not null references household,
     stand_id uuid not null references stand,
     part varchar(40) not null,
-    in_year integer not null,
-    mass_g double precision,
-    share_taken double precision,
+    in_year integer not null check (in_year between 1900 and 2200),
+    mass_g double precision check (mass_g > 0),
+    share_taken double precision check (share_taken between 0 and 1),
     words varchar(300) not null default '',
     noted_by varchar(120) not null
 );

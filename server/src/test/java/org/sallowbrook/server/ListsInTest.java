@@ -251,10 +251,34 @@ public class ListsInTest extends ServerTest {
         assertThat(fates(look)).containsExactly("COMES", "WRONG", "WRONG");
         assertThat(wrong(look, 3)).contains("generic names known here");
         UUID id = id();
-        take("medicines", id, table, "&without=3,4").expect(200);
-        assertThat(names()).containsExactly("warfarin");
+        take("medicines", id, table + "Oda Brandt,digoxin\n", "&without=3,4").expect(200);
+        assertThat(names()).containsExactly("warfarin", "digoxin");
         keeper.post("/api/archive/tables/taken/" + id + "/back", Map.of()).expect(200);
         assertThat(names()).isEmpty();
+    }
+
+    /** Whoever saved a person's page since stands for what it says: nothing is taken off it behind their back. */
+    @Test(dependsOnMethods = "medicinesAreThoseThatAreKnown")
+    public void whatWasSavedAtThePersonSinceStays() {
+        UUID id = id();
+        take("medicines", id, "Person,Medicine\nOda Brandt,warfarin\n", "").expect(200);
+        JsonNode oda = keeper.get("/api/people").body().get(0);
+        Map<String, Object> saved = new java.util.HashMap<>();
+        for (String field : List.of(
+                "id", "name", "bornOn", "breastFeeding", "conditions", "medicines", "allergyFamilies", "recipient")) {
+            saved.put(field, oda.get(field));
+        }
+        saved.put("weightKg", 61.0);
+        saved.put("medicineNames", List.of("warfarin"));
+        keeper.put(
+                        "/api/people/" + oda.path("id").asString(),
+                        saved,
+                        oda.path("version").asString())
+                .expect(200);
+        Client.Answer back = keeper.post("/api/archive/tables/taken/" + id + "/back", Map.of());
+        assertThat(back.status()).isEqualTo(409);
+        assertThat(back.body().path("detail").asString()).contains("was saved since");
+        assertThat(names()).containsExactly("warfarin");
     }
 
     private List<String> names() {

@@ -387,7 +387,9 @@ class ListsInService {
         TakenList all = taken.findById(id).orElseThrow(() -> new Problem.NotFound("list"));
         if (all.backAt == null) {
             ListIn list = list(all.list);
-            for (TakenLine line : lines.findAllByListIdOrderByLineDesc(id)) {
+            List<TakenLine> brought = lines.findAllByListIdOrderByLineDesc(id);
+            list.mayGoBack(brought.stream().map(l -> l.handle).toList());
+            for (TakenLine line : brought) {
                 try {
                     list.takeBack(line.handle);
                 } catch (Problem.NotFound e) {

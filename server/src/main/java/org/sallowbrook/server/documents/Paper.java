@@ -98,7 +98,7 @@ public final class Paper {
 
     /** The sheet as a file that opens in the reader, and is called so when it is kept. */
     public static ResponseEntity<byte[]> response(Sheet sheet, String name) {
-        return response(pdf(sheet), name);
+        return response(pdf(sheet, PaperSize.chosen()), name);
     }
 
     public static ResponseEntity<byte[]> response(byte[] pdf, String name) {
@@ -113,13 +113,13 @@ public final class Paper {
                 .body(pdf);
     }
 
-    public static byte[] pdf(Sheet sheet) {
+    static byte[] pdf(Sheet sheet, PaperSize size) {
         try (PDDocument document = new PDDocument()) {
             Fonts fonts = Fonts.of(document);
             document.getDocumentInformation().setTitle(sheet.title());
             switch (sheet.size()) {
                 case LABEL -> label(document, sheet, fonts);
-                case A4 -> pages(document, sheet, fonts);
+                case A4 -> pages(document, sheet, fonts, size.page());
             }
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             document.save(bytes);
@@ -192,9 +192,9 @@ public final class Paper {
     }
 
     /** As many pages as it takes, each with its number; a code stands at the end. */
-    private static void pages(PDDocument document, Sheet sheet, Fonts fonts) throws IOException {
+    private static void pages(PDDocument document, Sheet sheet, Fonts fonts, PDRectangle paper) throws IOException {
         float margin = 20 * MM;
-        float width = PDRectangle.A4.getWidth() - 2 * margin;
+        float width = paper.getWidth() - 2 * margin;
         List<Said> said = new ArrayList<>();
         said.add(new Said(sheet.title(), fonts.bold(), 18, 0, 0, StandardStructureTypes.H1));
         said.addAll(said(sheet, fonts, 11, 6));
@@ -203,7 +203,7 @@ public final class Paper {
         for (Line line : lines(document, said, width, 1)) {
             if (line.height() > left) {
                 pages.add(new ArrayList<>());
-                left = PDRectangle.A4.getHeight() - 2 * margin;
+                left = paper.getHeight() - 2 * margin;
             }
             pages.get(pages.size() - 1).add(line);
             left -= line.height();
@@ -219,11 +219,11 @@ public final class Paper {
         Tags tags = new Tags(document);
         @Nullable PDStructureElement element = null;
         for (int i = 0; i < pages.size(); i++) {
-            PDPage page = new PDPage(PDRectangle.A4);
+            PDPage page = new PDPage(paper);
             document.addPage(page);
             tags.page(page);
             try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-                float y = PDRectangle.A4.getHeight() - margin;
+                float y = paper.getHeight() - margin;
                 for (Line line : pages.get(i)) {
                     y -= line.height();
                     if (element == null || line.first()) {

@@ -1,7 +1,9 @@
 package org.sallowbrook.server.household;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.sallowbrook.core.household.Medicines;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -71,12 +73,30 @@ class MedicinesIn implements ListIn {
         List<String> names = names(person);
         names.add(medicine);
         PeopleService.PersonView changed = people.take(person.id(), names);
-        return new Brought(
-                person.id() + " "
-                        + changed.medicineNames()
-                                .get(changed.medicineNames().size() - 1)
-                                .name(),
-                person.name() + ": " + medicine);
+        String name =
+                changed.medicineNames().get(changed.medicineNames().size() - 1).name();
+        return new Brought(person.id() + " " + changed.version() + " " + name, person.name() + ": " + medicine);
+    }
+
+    private record Handle(UUID person, long version, String medicine) {
+        static Handle of(String handle) {
+            String[] parts = handle.split(" ", 3);
+            return new Handle(UUID.fromString(parts[0]), Long.parseLong(parts[1]), parts[2]);
+        }
+    }
+
+    /** Whoever saved somebody's page since has seen what they take there, and left it. */
+    @Override
+    public void mayGoBack(List<String> handles) {
+        Map<UUID, Long> last = new HashMap<>();
+        handles.stream().map(Handle::of).forEach(h -> last.merge(h.person(), h.version(), Math::max));
+        last.forEach((id, version) -> {
+            PeopleService.PersonView person = people.one(id);
+            if (person.version() != version) {
+                throw new Problem.Conflict("The page of " + person.name()
+                        + " was saved since, with these medicines. Take off there what is not taken.");
+            }
+        });
     }
 
     private static List<String> names(PeopleService.PersonView person) {
@@ -86,12 +106,11 @@ class MedicinesIn implements ListIn {
 
     @Override
     public void takeBack(String handle) {
-        int blank = handle.indexOf(' ');
-        PeopleService.PersonView person = people.one(UUID.fromString(handle.substring(0, blank)));
-        List<String> names = names(person);
-        if (!names.remove(handle.substring(blank + 1))) {
+        Handle of = Handle.of(handle);
+        List<String> names = names(people.one(of.person()));
+        if (!names.remove(of.medicine())) {
             throw new Problem.NotFound("medicine of theirs");
         }
-        people.take(person.id(), names);
+        people.take(of.person(), names);
     }
 }

@@ -146,6 +146,13 @@ public interface ListIn {
      */
     Brought take(Line line);
 
+    /**
+     * Asked of all lines at once, before any goes back.
+     *
+     * @throws Problem.Conflict where together they may not
+     */
+    default void mayGoBack(List<String> handles) {}
+
     /** Takes back what a line brought. @throws Problem.Conflict where something was done with it since */
     void takeBack(String handle);
 }

@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.sallowbrook.core.shelf.VesselKind;
 import org.sallowbrook.server.platform.ListIn;
 import org.sallowbrook.server.platform.Owned;
+import org.sallowbrook.server.platform.Problem;
 import org.springframework.stereotype.Component;
 
 /** Empty jars, bottles and tins from a list. */
@@ -71,6 +72,10 @@ class VesselsIn implements ListIn {
 
     @Override
     public void takeBack(String handle) {
-        vessels.remove(UUID.fromString(handle));
+        UUID id = UUID.fromString(handle);
+        if (vessels.one(id).version() > 0) {
+            throw new Problem.Conflict("They were counted anew since.");
+        }
+        vessels.remove(id);
     }
 }

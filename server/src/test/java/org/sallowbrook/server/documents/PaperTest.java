@@ -2,16 +2,22 @@ package org.sallowbrook.server.documents;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jakarta.servlet.http.Cookie;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.server.PrintedCode;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.testng.annotations.Test;
 
 public class PaperTest {
@@ -29,6 +35,28 @@ public class PaperTest {
             }
         }
         assertThat(unread).isEmpty();
+    }
+
+    /** What was chosen on a device holds for what it prints; whoever chose nothing, or nonsense, prints on A4. */
+    @Test
+    public void itIsSetOnThePaperOfWhoeverPrints() throws IOException {
+        Sheet sheet = Sheet.a4("Wall card").text("some words").done();
+        assertThat(printed(sheet, null)).isEqualTo(PDRectangle.A4.getHeight());
+        assertThat(printed(sheet, "FOOLSCAP")).isEqualTo(PDRectangle.A4.getHeight());
+        assertThat(printed(sheet, "LETTER")).isEqualTo(PDRectangle.LETTER.getHeight());
+    }
+
+    private static float printed(Sheet sheet, @Nullable String cookie) throws IOException {
+        MockHttpServletRequest request = new MockHttpServletRequest();
+        if (cookie != null) {
+            request.setCookies(new Cookie(PaperSize.COOKIE, cookie));
+        }
+        RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(request));
+        try (PDDocument document = Loader.loadPDF(Paper.response(sheet, "wall").getBody())) {
+            return document.getPage(0).getMediaBox().getHeight();
+        } finally {
+            RequestContextHolder.resetRequestAttributes();
+        }
     }
 
     private static String read(String address) throws IOException {

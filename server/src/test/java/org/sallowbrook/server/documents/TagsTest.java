@@ -28,7 +28,7 @@ public class TagsTest {
     private final List<String> heard = new ArrayList<>();
 
     private void hear(Sheet sheet) throws IOException {
-        try (PDDocument document = Loader.loadPDF(Paper.pdf(sheet))) {
+        try (PDDocument document = Loader.loadPDF(Paper.pdf(sheet, PaperSize.A4))) {
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
             assertThat(document.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
             assertThat(document.getDocumentCatalog().getViewerPreferences().displayDocTitle())
