@@ -130,6 +130,14 @@ public class ListsInTest extends ServerTest {
                         .path("backBy")
                         .asString())
                 .isEqualTo("lists.in");
+        assertThat(keeper.get("/api/archive/audit?of=" + id)
+                        .expect(200)
+                        .body()
+                        .path("lines")
+                        .valueStream()
+                        .map(l -> l.path("what").asString() + ": "
+                                + l.path("reason").asString()))
+                .containsExactly("list taken back: Stands, 2 lines of list.csv", "list: Stands, 2 lines of list.csv");
     }
 
     /** What was picked in past years hangs on its stand: the stands do not go before it. */

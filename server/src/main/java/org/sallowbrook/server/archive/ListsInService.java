@@ -14,6 +14,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.InvalidInput;
 import org.sallowbrook.core.measure.Severity;
+import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.ListIn;
 import org.sallowbrook.server.platform.Member;
 import org.sallowbrook.server.platform.Owned;
@@ -92,6 +93,7 @@ class ListsInService {
     private final List<ListIn> lists;
     private final TakenLists taken;
     private final TakenLines lines;
+    private final Gatekeeper gatekeeper;
     private final TransactionTemplate tried;
     private final Clock clock;
 
@@ -99,11 +101,13 @@ class ListsInService {
             List<ListIn> lists,
             TakenLists taken,
             TakenLines lines,
+            Gatekeeper gatekeeper,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.lists = lists.stream().sorted(Comparator.comparing(ListIn::words)).toList();
         this.taken = taken;
         this.lines = lines;
+        this.gatekeeper = gatekeeper;
         this.clock = clock;
         tried = new TransactionTemplate(transactions);
         tried.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
@@ -368,7 +372,12 @@ class ListsInService {
                         + ". Nothing was taken in; look at the file again");
             }
         }
+        gatekeeper.record("list", id, "LIST_READ", told(all));
         return view(taken.saveAndFlush(all));
+    }
+
+    private String told(TakenList all) {
+        return list(all.list).words() + ", " + all.lines + (all.lines == 1 ? " line of " : " lines of ") + all.file;
     }
 
     private void keep(TakenList all, int line, ListIn.Brought brought) {
@@ -402,6 +411,7 @@ class ListsInService {
             }
             all.backAt = clock.instant();
             all.backBy = Member.current().displayName();
+            gatekeeper.record("list taken back", id, "LIST_TAKEN_BACK", told(all));
         }
         return view(taken.saveAndFlush(all));
     }
