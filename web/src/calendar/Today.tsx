@@ -11,6 +11,7 @@ import { Button, ButtonLink, NumberInput } from '../ui/controls'
 import { nowIso } from '../ui/clock'
 import { Loaded, Page, ProblemNotice } from '../ui/page'
 import { date, figure } from '../ui/words'
+import { Watched } from '../household/Watched'
 import { WhomToCall } from '../household/WhomToCall'
 import { useToday } from './queries'
 import { only } from '../ui/may'
@@ -86,6 +87,7 @@ export function Today() {
           }
         >
           <WhomToCall />
+          <Watched />
           {data.tasks.length === 0 ? (
             <Doors />
           ) : (

@@ -10,6 +10,7 @@ import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, moment } from '../ui/words'
 import { useSession } from './queries'
+import { HowItDoes } from './Watched'
 
 type Role = Schemas['MemberView']['role']
 const ROLES = (Object.keys(ROLE) as Role[]).map((r) => ({ value: r, label: ROLE[r] }))
@@ -503,7 +504,8 @@ function Sessions() {
 function Backup() {
   const backup = useQuery({ queryKey: ['backup'], queryFn: () => ask(api.GET('/api/household/backup')) })
   return (
-    <Section title="Backup">
+    <Section title="The machine, and its copies">
+      <HowItDoes />
       <Loaded query={backup}>
         {(b) =>
           b.newest ? (

@@ -35,6 +35,7 @@ const SHOWS = {
   families: 'household',
   medicines: 'household',
   backup: 'household',
+  watch: 'household',
   archive: 'household',
   taxa: 'herbarium',
   taxon: 'herbarium',

@@ -19,10 +19,13 @@ class HouseholdController {
 
     private final HouseholdService household;
     private final Copies copies;
+    private final Watch watch;
     private final SecondService seconds;
     private final LooseningService loosening;
 
-    HouseholdController(HouseholdService household, Copies copies, SecondService seconds, LooseningService loosening) {
+    HouseholdController(
+            HouseholdService household, Copies copies, SecondService seconds, LooseningService loosening, Watch watch) {
+        this.watch = watch;
         this.seconds = seconds;
         this.loosening = loosening;
         this.copies = copies;
@@ -62,6 +65,12 @@ class HouseholdController {
     @GetMapping("/api/household/backup")
     Copies.BackupView backup() {
         return copies.view();
+    }
+
+    /** How the machine does that keeps all this, and what will hurt if nobody looks after it. */
+    @GetMapping("/api/household/watch")
+    Watch.WatchView watch() {
+        return watch.view();
     }
 
     /** The regions of the cards that ship, for the first page of a new household. */

@@ -1,0 +1,146 @@
+package org.sallowbrook.server.household;
+
+import java.io.File;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.LongSupplier;
+import org.jspecify.annotations.Nullable;
+import org.sallowbrook.core.measure.Finding;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/** Looks after the machine that nobody looks at: what will hurt is said to the keeper before it does. */
+@Component
+class Watch {
+
+    /**
+     * @param words how it does, in one sentence
+     * @param findings what is to be done; empty while all is well
+     */
+    record WatchView(String words, List<Finding> findings, Integer freeMb, Instant runningSince) {}
+
+    private static final long MB = 1024 * 1024;
+
+    /** Below it a night's copy and a day's records may not fit any more. */
+    private static final long LEAST_MB = 1024;
+
+    /** A clock that is set right moves by seconds. */
+    private static final Duration JUMP_BACK = Duration.ofMinutes(10);
+
+    /** On it goes while a machine sleeps, too: a holiday is no jump. */
+    private static final Duration JUMP_ON = Duration.ofDays(30);
+
+    private static final Duration WITHOUT_COPY = Duration.ofHours(49);
+
+    /** How long a jump is spoken of. */
+    private static final Duration TOLD = Duration.ofDays(3);
+
+    private final Copies copies;
+    private final LongSupplier freeBytes;
+    private final LongSupplier nanos;
+    private final Clock clock;
+    private final Instant since;
+
+    /** Wall clock less the time that has gone by, as first seen; a jump changes it. */
+    private Instant origin;
+
+    private @Nullable Instant jumpedAt;
+    private Duration jumped = Duration.ZERO;
+
+    @Autowired
+    Watch(Copies copies, @Value("${sallowbrook.copies:}") String folder) {
+        this(
+                copies,
+                () -> new File(folder.isEmpty() ? "." : folder).getUsableSpace(),
+                System::nanoTime,
+                Clock.systemUTC());
+    }
+
+    Watch(Copies copies, LongSupplier freeBytes, LongSupplier nanos, Clock clock) {
+        this.copies = copies;
+        this.freeBytes = freeBytes;
+        this.nanos = nanos;
+        this.clock = clock;
+        since = clock.instant();
+        origin = since.minusNanos(nanos.getAsLong());
+    }
+
+    /** The time that went by, and the time of day, part only when somebody sets the clock. */
+    @Scheduled(fixedDelay = 60_000)
+    synchronized void lookAtTheClock() {
+        Instant now = clock.instant();
+        Instant from = now.minusNanos(nanos.getAsLong());
+        Duration moved = Duration.between(origin, from);
+        if (moved.compareTo(JUMP_ON) > 0 || moved.negated().compareTo(JUMP_BACK) > 0) {
+            jumpedAt = now;
+            jumped = moved;
+        }
+        origin = from;
+    }
+
+    synchronized WatchView view() {
+        Instant now = clock.instant();
+        List<Finding> findings = new ArrayList<>();
+        // A folder that is not there yet has no space either, and is no full disk.
+        long free = freeBytes.getAsLong();
+        if (free > 0 && free < LEAST_MB * MB) {
+            findings.add(Finding.warn(
+                    "DISK_FILLS",
+                    "Only " + free / MB + " MB are left on the disk of the records.",
+                    "Carry old copies and pictures elsewhere, or give it a larger disk: when it is full, nothing can be"
+                            + " written down any more."));
+        }
+        copy(now).ifPresent(findings::add);
+        if (jumpedAt != null && Duration.between(jumpedAt, now).abs().compareTo(TOLD) < 0) {
+            findings.add(Finding.warn(
+                    "CLOCK_JUMPED",
+                    "The clock of this machine jumped " + words(jumped.abs()) + (jumped.isNegative() ? " back" : " on")
+                            + ".",
+                    "Look whether it is right now: doses, shakes and best before days go by it."));
+        }
+        return new WatchView(
+                findings.isEmpty()
+                        ? "It does well: "
+                                + (free > 0 ? free / MB / 1024 + " GB are free on its disk." : "nothing is wrong.")
+                        : findings.size() == 1
+                                ? "One thing wants looking after."
+                                : findings.size() + " things want looking after.",
+                findings,
+                (int) Math.min(Integer.MAX_VALUE, free / MB),
+                since);
+    }
+
+    private Optional<Finding> copy(Instant now) {
+        Copies.BackupView view = copies.view();
+        Instant newest = view.newest();
+        if (view.folder().isEmpty() || !view.old() && newest != null) {
+            return Optional.empty();
+        }
+        if (newest == null) {
+            return Duration.between(since, now).compareTo(WITHOUT_COPY) < 0
+                    ? Optional.empty()
+                    : Optional.of(Finding.warn(
+                            "NO_COPY",
+                            "No copy of the records has been made since it was started.",
+                            "Make one with ./sallowbrook backup FILE, and look why none is made at night."));
+        }
+        return Optional.of(Finding.warn(
+                "COPY_OLD",
+                "The newest copy of the records is " + words(Duration.between(newest, now)) + " old.",
+                "Look why none is made at night; make one now with ./sallowbrook backup FILE."));
+    }
+
+    private static String words(Duration time) {
+        long days = time.toDays();
+        long hours = time.toHours();
+        return days >= 2
+                ? days + " days"
+                : hours >= 1 ? hours + (hours == 1 ? " hour" : " hours") : time.toMinutes() + " minutes";
+    }
+}
