@@ -300,6 +300,26 @@ public class ListsInTest extends ServerTest {
                 .toList();
     }
 
+    /** What is shown to come does come: two bottles of one kind are two, the same line twice is one. */
+    @Test
+    public void asManyComeAsWereShown() {
+        String table = "What,Name,Amount in grams\nwax,Comb wax,200\nwax,Comb wax,300\nwax,Comb wax,200\n";
+        assertThat(fates(look("supplies", table).expect(200).body())).containsExactly("COMES", "COMES", "HERE");
+        UUID id = id();
+        assertThat(take("supplies", id, table, "")
+                        .expect(200)
+                        .body()
+                        .path("lines")
+                        .asInt())
+                .isEqualTo(2);
+        assertThat(fates(look("supplies", table).body())).containsOnly("HERE");
+        // What is refused twice is refused, not here.
+        assertThat(fates(look("supplies", "What,Name,Amount in grams\nspirit,Bad,200\nspirit,Bad,200\n")
+                        .body()))
+                .containsExactly("WRONG", "WRONG");
+        keeper.post("/api/archive/tables/taken/" + id + "/back", Map.of()).expect(200);
+    }
+
     @Test
     public void whatWasUsedSinceStays() {
         String table = "What,Name,Amount in grams\nwax,Beeswax of the list,200\n";

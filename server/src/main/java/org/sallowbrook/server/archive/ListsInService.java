@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -279,18 +280,22 @@ class ListsInService {
         if (!wrong.isEmpty()) {
             return new TableLineView(row.line(), name, Fate.WRONG, wrong);
         }
-        Integer before = seen.putIfAbsent(table.list().same(line), row.line());
+        String same = table.list().same(line);
+        Integer before = seen.get(same);
         if (before != null) {
             return new TableLineView(
                     row.line(), name, Fate.HERE, List.of(new TableWrongView("", "the same as line " + before)));
         }
         try {
-            return tried.execute(status -> {
+            TableLineView view = tried.execute(status -> {
                 status.setRollbackOnly();
                 return table.list().here(line)
                         ? new TableLineView(row.line(), name, Fate.HERE, List.of())
                         : new TableLineView(row.line(), table.list().take(line).name(), Fate.COMES, List.of());
             });
+            // What is refused stands for no other: the same line again is refused for itself.
+            seen.put(same, row.line());
+            return view;
         } catch (InvalidInput | Problem e) {
             return new TableLineView(row.line(), name, Fate.WRONG, why(table.list(), e));
         }
@@ -350,30 +355,42 @@ class ListsInService {
         all.takenAt = clock.instant().truncatedTo(ChronoUnit.MICROS);
         all.takenBy = Member.current().displayName();
         taken.save(all);
+        // What is here is looked up before anything comes: of the file's own lines each is its own, as it was shown.
+        Map<Integer, ListIn.Line> come = new LinkedHashMap<>();
         Set<String> seen = new HashSet<>();
         for (Spreadsheet.Row row : table.sheet().rows()) {
-            if (without.contains(row.line())) {
-                continue;
-            }
-            List<TableWrongView> wrong = new ArrayList<>();
-            ListIn.Line line = table.line(row, wrong);
-            if (wrong.isEmpty()) {
-                try {
-                    if (seen.add(table.list().same(line)) && !table.list().here(line)) {
-                        keep(all, row.line(), table.list().take(line));
-                    }
-                } catch (InvalidInput | Problem e) {
-                    wrong.addAll(why(table.list(), e));
+            if (!without.contains(row.line())) {
+                List<TableWrongView> wrong = new ArrayList<>();
+                ListIn.Line line = table.line(row, wrong);
+                if (!wrong.isEmpty()) {
+                    throw refused(row.line(), wrong);
                 }
-            }
-            if (!wrong.isEmpty()) {
-                throw Spreadsheet.wrong("line " + row.line() + ": "
-                        + (wrong.get(0).column() + " " + wrong.get(0).message()).strip()
-                        + ". Nothing was taken in; look at the file again");
+                whole(table.list(), row.line(), () -> {
+                    if (seen.add(table.list().same(line)) && !table.list().here(line)) {
+                        come.put(row.line(), line);
+                    }
+                });
             }
         }
+        come.forEach((number, line) ->
+                whole(table.list(), number, () -> keep(all, number, table.list().take(line))));
         gatekeeper.record("list", id, "LIST_READ", told(all));
         return view(taken.saveAndFlush(all));
+    }
+
+    /** What a line is refused for refuses all. */
+    private static void whole(ListIn list, int line, Runnable deed) {
+        try {
+            deed.run();
+        } catch (InvalidInput | Problem e) {
+            throw refused(line, why(list, e));
+        }
+    }
+
+    private static InvalidInput refused(int line, List<TableWrongView> wrong) {
+        return Spreadsheet.wrong("line " + line + ": "
+                + (wrong.get(0).column() + " " + wrong.get(0).message()).strip()
+                + ". Nothing was taken in; look at the file again");
     }
 
     private String told(TakenList all) {

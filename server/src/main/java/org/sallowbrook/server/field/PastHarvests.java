@@ -13,7 +13,7 @@ interface PastHarvests extends JpaRepository<PastHarvest, UUID> {
 
     boolean existsByStandId(UUID standId);
 
-    boolean existsByStandIdAndPartAndInYear(UUID standId, Taxon.Part part, int inYear);
+    List<PastHarvest> findAllByStandIdAndPartAndInYear(UUID standId, Taxon.Part part, int inYear);
 
     @Query("select coalesce(sum(h.shareTaken), 0) from PastHarvest h"
             + " where h.standId = :stand and h.part = :part and h.inYear >= :from and h.inYear <= :to")

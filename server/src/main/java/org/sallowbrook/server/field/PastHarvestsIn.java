@@ -1,8 +1,10 @@
 package org.sallowbrook.server.field;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.measure.Checks;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -65,16 +67,23 @@ class PastHarvestsIn implements ListIn {
 
     @Override
     public boolean here(Line line) {
-        return past.existsByStandIdAndPartAndInYear(
-                stand(line).id,
-                line.choice("part", Taxon.Part.class, Taxon.Part.LEAF),
-                line.whole("year") == null ? 0 : line.whole("year"));
+        Integer year = line.whole("year");
+        return past
+                .findAllByStandIdAndPartAndInYear(
+                        stand(line).id, line.choice("part", Taxon.Part.class, Taxon.Part.LEAF), year == null ? 0 : year)
+                .stream()
+                .anyMatch(h -> Objects.equals(h.massG, line.number("massG"))
+                        && Objects.equals(h.shareTaken, share(line))
+                        && h.words.equals(line.textOr("words", "")));
+    }
+
+    private static @Nullable Double share(Line line) {
+        Double percent = line.number("share");
+        return percent == null ? null : percent / 100;
     }
 
     private Stand stand(Line line) {
-        List<Stand> called = stands.findAllByPutAwayOnIsNullOrderByName().stream()
-                .filter(s -> s.name.equalsIgnoreCase(line.textOr("stand", "")))
-                .toList();
+        List<Stand> called = stands.findAllByNameIgnoreCaseAndPutAwayOnIsNull(line.textOr("stand", ""));
         if (called.size() == 1) {
             return called.get(0);
         }
@@ -114,7 +123,7 @@ class PastHarvestsIn implements ListIn {
         harvest.part = line.choice("part", Taxon.Part.class, Taxon.Part.LEAF);
         harvest.inYear = year == null ? 0 : year;
         harvest.massG = mass;
-        harvest.shareTaken = share == null ? null : share / 100;
+        harvest.shareTaken = share(line);
         harvest.words = line.textOr("words", "");
         harvest.notedBy = Member.current().displayName();
         past.saveAndFlush(harvest);

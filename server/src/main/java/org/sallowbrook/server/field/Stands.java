@@ -21,4 +21,8 @@ interface Stands extends JpaRepository<Stand, UUID> {
     List<Stand> named(List<String> words, Limit most);
 
     boolean existsByTaxonId(String taxonId);
+
+    boolean existsByNameIgnoreCaseAndPlaceIgnoreCaseAndPutAwayOnIsNull(String name, String place);
+
+    List<Stand> findAllByNameIgnoreCaseAndPutAwayOnIsNull(String name);
 }

@@ -18,12 +18,14 @@ import tools.jackson.databind.json.JsonMapper;
 class StandsIn implements ListIn {
 
     private final StandService stands;
+    private final Stands known;
     private final HerbariumService herbarium;
     private final JsonMapper json;
 
-    StandsIn(StandService stands, HerbariumService herbarium, JsonMapper json) {
+    StandsIn(StandService stands, Stands known, HerbariumService herbarium, JsonMapper json) {
         this.json = json;
         this.stands = stands;
+        this.known = known;
         this.herbarium = herbarium;
     }
 
@@ -91,9 +93,8 @@ class StandsIn implements ListIn {
 
     @Override
     public boolean here(Line line) {
-        return stands.stands().stream()
-                .anyMatch(s -> s.name().equalsIgnoreCase(line.text("name"))
-                        && s.place().equalsIgnoreCase(line.text("place")));
+        return known.existsByNameIgnoreCaseAndPlaceIgnoreCaseAndPutAwayOnIsNull(
+                line.textOr("name", ""), line.textOr("place", ""));
     }
 
     @Override

@@ -16,12 +16,12 @@ import org.springframework.stereotype.Component;
 class BoughtHerbIn implements ListIn {
 
     private final JarService jars;
-    private final ShelfService shelf;
+    private final Lots lots;
     private final HerbariumService herbarium;
 
-    BoughtHerbIn(JarService jars, ShelfService shelf, HerbariumService herbarium) {
+    BoughtHerbIn(JarService jars, Lots lots, HerbariumService herbarium) {
         this.jars = jars;
-        this.shelf = shelf;
+        this.lots = lots;
         this.herbarium = herbarium;
     }
 
@@ -59,18 +59,19 @@ class BoughtHerbIn implements ListIn {
 
     @Override
     public String same(Line line) {
-        return line.alike("taxonId", "part", "massG", "supplier", "on");
+        return line.alike("taxonId", "part", "massG", "supplier", "on", "harvestedOn");
     }
 
     @Override
     public boolean here(Line line) {
-        String plant = plant(line);
-        return shelf.there().stream()
-                .anyMatch(l -> plant.equals(l.taxonId())
-                        && l.part() == line.choice("part", Taxon.Part.class)
-                        && l.supplier() != null
-                        && l.supplier().equalsIgnoreCase(line.textOr("supplier", ""))
-                        && l.amount().equals(line.number("massG")));
+        Double mass = line.number("massG");
+        LocalDate gathered = line.day("harvestedOn") == null ? line.day("on") : line.day("harvestedOn");
+        return lots.bought(
+                plant(line),
+                line.choice("part", Taxon.Part.class, Taxon.Part.LEAF),
+                line.textOr("supplier", ""),
+                mass == null ? Double.NaN : mass,
+                gathered == null ? LocalDate.EPOCH : gathered);
     }
 
     private String plant(Line line) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.sallowbrook.core.herbarium.Taxon;
 import org.sallowbrook.core.making.Product;
 import org.sallowbrook.core.shelf.LotForm;
 import org.sallowbrook.core.shelf.Stage;
@@ -57,4 +58,12 @@ interface Lots extends JpaRepository<Lot, UUID> {
     List<Lot> findAllByStageOrderByName(Stage stage);
 
     boolean existsByTaxonId(String taxonId);
+
+    @Query("select count(l) > 0 from Lot l where l.remaining > 0 and l.form = :form and lower(l.name) = lower(:name)"
+            + " and lower(l.place) = lower(:place) and l.amount = :amount and coalesce(l.bestBefore, :never) = :best")
+    boolean supplied(LotForm form, String name, String place, double amount, LocalDate best, LocalDate never);
+
+    @Query("select count(l) > 0 from Lot l where l.remaining > 0 and l.taxonId = :taxon and l.part = :part"
+            + " and lower(l.supplier) = lower(:supplier) and l.amount = :amount and l.madeOn = :on")
+    boolean bought(String taxon, Taxon.Part part, String supplier, double amount, LocalDate on);
 }

@@ -1,7 +1,7 @@
 package org.sallowbrook.server.shelf;
 
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.sallowbrook.core.measure.InvalidInput;
@@ -17,12 +17,12 @@ class SuppliesIn implements ListIn {
 
     private final StockService stock;
     private final JarService jars;
-    private final ShelfService shelf;
+    private final Lots lots;
 
-    SuppliesIn(StockService stock, JarService jars, ShelfService shelf) {
+    SuppliesIn(StockService stock, JarService jars, Lots lots) {
         this.stock = stock;
         this.jars = jars;
-        this.shelf = shelf;
+        this.lots = lots;
     }
 
     @Override
@@ -62,18 +62,26 @@ class SuppliesIn implements ListIn {
 
     @Override
     public boolean here(Line line) {
-        LotForm form = line.choice("form", LotForm.class, LotForm.SPIRIT);
-        return shelf.there().stream()
-                .anyMatch(l -> l.form() == form
-                        && l.name().equalsIgnoreCase(line.textOr("name", ""))
-                        && l.place().equalsIgnoreCase(line.textOr("place", ""))
-                        && Objects.equals(l.bestBefore(), line.day("bestBefore")));
+        LocalDate best = line.day("bestBefore");
+        Double amount = line.number(amount(line));
+        return amount != null
+                && lots.supplied(
+                        line.choice("form", LotForm.class, LotForm.SPIRIT),
+                        line.textOr("name", ""),
+                        line.textOr("place", ""),
+                        amount,
+                        best == null ? LocalDate.EPOCH : best,
+                        LocalDate.EPOCH);
+    }
+
+    private static String amount(Line line) {
+        return line.choice("form", LotForm.class, LotForm.SPIRIT).unit() == Unit.G ? "amountG" : "amountMl";
     }
 
     @Override
     public Brought take(Line line) {
         LotForm form = line.choice("form", LotForm.class, LotForm.SPIRIT);
-        String key = form.unit() == Unit.G ? "amountG" : "amountMl";
+        String key = amount(line);
         Double amount = line.number(key);
         if (amount == null) {
             throw new InvalidInput(List.of(new InvalidInput.Violation(key, "is wanted for this")));
