@@ -109,7 +109,7 @@ public class ArchiveTest extends InBrowser {
         button("Take all of it back").first().click();
         assertThat(main()).containsText("taken back");
         go("/shelf/vessels");
-        heading("Vessels").waitFor();
+        heading("Jars, bottles and tins").waitFor();
         assertThat(main()).not().containsText("370 mL");
     }
 

@@ -67,7 +67,7 @@ public class HouseholdTest extends InBrowser {
 
     @Test
     public void aNewMemberComesInWithTheirRoleAndIsLetInNoMore() {
-        assertThat(section("Backup")).containsText("No copies are made of the demo.");
+        assertThat(section("The machine, and its copies")).containsText("No copies are made of the demo.");
         add("Oda Lind", "oda");
         accessible("household");
         newPage(1280, 800);
