@@ -63,10 +63,11 @@ public class FieldTest extends InBrowser {
         assertThat(main()).containsText("3 points");
         button("Keep it").click();
         assertThat(button("Rub out the sluice pond")).isVisible();
-        page.getByLabel("GPX, KML or GeoJSON").setInputFiles(new FilePayload("walk.gpx", "application/gpx+xml", """
+        page.getByLabel("GPX, KML or GeoJSON")
+                .setInputFiles(
+                        new FilePayload("walk.gpx", "application/gpx+xml", """
                         <gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>evening walk</name>
-                        <trkseg><trkpt lat="55.01" lon="2.49"/><trkpt lat="55.012" lon="2.495"/></trkseg></trk></gpx>""".getBytes(
-                        StandardCharsets.UTF_8)));
+                        <trkseg><trkpt lat="55.01" lon="2.49"/><trkpt lat="55.012" lon="2.495"/></trkseg></trk></gpx>""".getBytes(StandardCharsets.UTF_8)));
         assertThat(main()).containsText("1 drawn");
         accessible("drawing the ground");
         button("Rub out evening walk").click();
