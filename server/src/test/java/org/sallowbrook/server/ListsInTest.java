@@ -91,7 +91,7 @@ public class ListsInTest extends ServerTest {
         assertThat(fates(look)).containsExactly("COMES", "COMES", "WRONG", "WRONG", "HERE");
         assertThat(look.path("decimal").asString()).isEqualTo("COMMA");
         assertThat(wrong(look, 4)).contains("Plant is no whole name of a plant here");
-        assertThat(wrong(look, 5)).contains("Above the sea must be a number as they are written here, such as 1,5");
+        assertThat(wrong(look, 5)).contains("Above the sea may be two numbers, “12.000”");
         assertThat(wrong(look, 6)).contains("the same as line 2");
         assertThat(look.path("headings").get(6).path("column").isNull()).isTrue();
         // Looking changes nothing.
@@ -298,6 +298,19 @@ public class ListsInTest extends ServerTest {
                 .valueStream()
                 .map(m -> m.path("name").asString())
                 .toList();
+    }
+
+    /** Neither a thousand jars nor one, nor a kilo and a half of wax nor a gram and a half: it is asked. */
+    @Test
+    public void whatMayBeThousandsIsNotGuessed() {
+        JsonNode jars = look("vessels", "Kind,Size,How many\njar,500,1.000\njar,500,12.0\n")
+                .body();
+        assertThat(fates(jars)).containsExactly("WRONG", "COMES");
+        assertThat(wrong(jars, 2)).contains("How many must be a whole number");
+        JsonNode wax = look("supplies", "What,Name,Amount in grams\nwax,A,1.500\nwax,B,1.5\nwax,C,0.500\n")
+                .body();
+        assertThat(fates(wax)).containsExactly("WRONG", "COMES", "COMES");
+        assertThat(wrong(wax, 2)).contains("may be two numbers");
     }
 
     /** What is shown to come does come: two bottles of one kind are two, the same line twice is one. */

@@ -95,6 +95,9 @@ final class Cells {
             "", Set.of());
 
     private static final Pattern NUMBER = Pattern.compile("([-+−]?\\s*[0-9]+(?:[.,][0-9]+)*)\\s*([^0-9.,]*)");
+    /** Fifteen hundred to some, one and a half to others; degrees have no thousands. */
+    private static final Pattern THOUSANDS = Pattern.compile("[-+−]?[1-9][0-9]{0,2}[.,][0-9]{3}");
+
     private static final Pattern PARTED = Pattern.compile("([0-9]{1,2})[/.-]([0-9]{1,2})[/.-]([0-9]{4})");
     private static final Pattern YEAR_FIRST = Pattern.compile("([0-9]{4})[-/.]([0-9]{1,2})[-/.]([0-9]{1,2})");
 
@@ -178,6 +181,10 @@ final class Cells {
         if (!m.matches()) {
             throw new Unread("must be a number, and is “" + text + "”");
         }
+        if (!column.unit().equals("°") && THOUSANDS.matcher(m.group(1)).matches()) {
+            throw new Unread("may be two numbers, “" + text + "”: write it without a mark for thousands, or without the"
+                    + " last nought");
+        }
         double value = decimal(m.group(1), text);
         String unit = m.group(2).isBlank() ? heading.unit() : m.group(2).strip();
         return unit.isEmpty() ? value : in(value, unit, column);
@@ -224,7 +231,7 @@ final class Cells {
 
     private static int whole(String text) throws Unread {
         try {
-            return Integer.parseInt(text.replaceAll("[.,]0+$", ""));
+            return Integer.parseInt(text.replaceAll("[.,]0{1,2}$", ""));
         } catch (NumberFormatException e) {
             throw new Unread("must be a whole number, and is “" + text + "”");
         }
