@@ -103,6 +103,8 @@ public class ListsInTest extends ServerTest {
         JsonNode taken = take("stands", id, table, "&without=4,5").expect(200).body();
         assertThat(taken.path("lines").asInt()).isEqualTo(2);
         assertThat(take("stands", id, table, "&without=4,5").expect(200).body()).isEqualTo(taken);
+        // The same id with another file is no repeat, and nothing of that file is dropped unsaid.
+        assertThat(take("stands", id, "Name,Place\nOther,here\n", "").status()).isEqualTo(409);
         assertThat(stands()).containsExactly("Lime avenue", "Nettle bank");
         JsonNode nettle = keeper.get("/api/field/stands")
                 .body()

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -18,6 +19,7 @@ import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.server.platform.Gatekeeper;
 import org.sallowbrook.server.platform.ListIn;
 import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.platform.Once;
 import org.sallowbrook.server.platform.Owned;
 import org.sallowbrook.server.platform.Problem;
 import org.springframework.data.domain.Limit;
@@ -95,6 +97,7 @@ class ListsInService {
     private final TakenLists taken;
     private final TakenLines lines;
     private final Gatekeeper gatekeeper;
+    private final Once once;
     private final TransactionTemplate tried;
     private final Clock clock;
 
@@ -103,12 +106,14 @@ class ListsInService {
             TakenLists taken,
             TakenLines lines,
             Gatekeeper gatekeeper,
+            Once once,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.lists = lists.stream().sorted(Comparator.comparing(ListIn::words)).toList();
         this.taken = taken;
         this.lines = lines;
         this.gatekeeper = gatekeeper;
+        this.once = once;
         this.clock = clock;
         tried = new TransactionTemplate(transactions);
         tried.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
@@ -210,17 +215,31 @@ class ListsInService {
             }
             columns.add(found);
         }
-        List<String> all =
-                sheet.rows().stream().flatMap(r -> r.cells().stream()).toList();
-        Lists.Decimal decimal = asked.decimal() != null ? asked.decimal() : decimal(all, sheet.separator());
+        List<String> numbers = cells(sheet, columns, ListIn.Kind.NUMBER);
+        List<String> dayCells = cells(sheet, columns, ListIn.Kind.DAY);
+        Lists.Decimal decimal = asked.decimal() != null ? asked.decimal() : decimal(numbers, sheet.separator());
         Cells.Days days = asked.days() != null
                 ? asked.days()
-                : all.stream()
+                : dayCells.stream()
                         .map(Cells::way)
                         .filter(java.util.Objects::nonNull)
                         .findFirst()
                         .orElse(null);
         return new Table(list, sheet, headings, columns, new Cells.Written(decimal, days));
+    }
+
+    /** What stands in the columns of a kind. */
+    private static List<String> cells(Spreadsheet sheet, List<ListIn.@Nullable Column> columns, ListIn.Kind kind) {
+        List<String> cells = new ArrayList<>();
+        for (Spreadsheet.Row row : sheet.rows()) {
+            for (int i = 0; i < Math.min(columns.size(), row.cells().size()); i++) {
+                ListIn.Column column = columns.get(i);
+                if (column != null && column.kind() == kind) {
+                    cells.add(row.cells().get(i));
+                }
+            }
+        }
+        return cells;
     }
 
     /** As they stand in it; where both do, as spreadsheets that part fields like this write them. */
@@ -255,7 +274,7 @@ class ListsInService {
                             .toList()));
         }
         boolean eitherWay =
-                table.sheet().rows().stream().flatMap(r -> r.cells().stream()).anyMatch(Cells::eitherWay);
+                cells(table.sheet(), table.columns(), ListIn.Kind.DAY).stream().anyMatch(Cells::eitherWay);
         return new TableView(
                 table.sheet().letters(),
                 table.written().decimal(),
@@ -337,9 +356,9 @@ class ListsInService {
      */
     @Transactional
     public TakenListView take(UUID id, String name, String fileName, byte[] file, Asked asked, List<Integer> without) {
-        TakenList known = taken.findById(id).orElse(null);
-        if (known != null) {
-            return view(known);
+        // The same id with another file is no repeat.
+        if (once.repeated("list", id, taken::existsById, name, fileName, Arrays.hashCode(file))) {
+            return view(taken.findById(id).orElseThrow(() -> new Problem.NotFound("list")));
         }
         Table table = read(list(name), file, asked);
         if (!table.missing().isEmpty()) {
