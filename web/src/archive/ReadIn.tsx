@@ -6,6 +6,7 @@ import { Button, Input } from '../ui/controls'
 import { FileInput } from '../ui/FileInput'
 import { ProblemNotice, Section } from '../ui/page'
 import { capital, moment } from '../ui/words'
+import { HowFar } from './HowFar'
 
 type Archive = Schemas['ArchiveView']
 type Kind = Schemas['ReadKindView']
@@ -58,12 +59,7 @@ export function ReadIn() {
           </div>
         </>
       )}
-      {look.isPending && (
-        <p role="status" className="flex items-center gap-3">
-          Reading and checking it.
-          <Button onClick={() => stop.current?.abort()}>Stop</Button>
-        </p>
-      )}
+      {look.isPending && <HowFar onStop={() => stop.current?.abort()} />}
       {stopped ? <p role="status">Stopped. Nothing was changed.</p> : <ProblemNotice error={look.error} />}
       {archive && (
         <Preview
@@ -152,8 +148,9 @@ function Preview({
             {take.isPending ? 'Taking it in' : `Take in ${records(archive.rows)}`}
           </Button>
         )}
-        <Button onClick={onLeave}>Leave it</Button>
+        {!take.isPending && <Button onClick={onLeave}>Leave it</Button>}
       </div>
+      {take.isPending && <HowFar />}
     </form>
   )
 }

@@ -6,6 +6,7 @@ import { Choose } from '../ui/Choose'
 import { useCommand } from '../ui/command'
 import { Button } from '../ui/controls'
 import { ProblemNotice } from '../ui/page'
+import { HowFar } from './HowFar'
 
 type List = Schemas['ListInView']
 type View = Schemas['TableView']
@@ -53,6 +54,8 @@ export function Table({ list, file, onLeave }: { list: List; file: File; onLeave
       ),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
+    // What somebody stopped does not begin again by itself.
+    retry: false,
   })
   const view = look.data
   const refused = view?.lines.filter((l) => l.fate === 'WRONG').map((l) => l.line) ?? []
@@ -76,7 +79,7 @@ export function Table({ list, file, onLeave }: { list: List; file: File; onLeave
     )
   return (
     <div className="space-y-4">
-      {look.isPending && <p role="status">Reading it.</p>}
+      {(look.isFetching || take.isPending) && <HowFar />}
       {look.isError ? (
         <>
           <ProblemNotice error={look.error} />
@@ -104,7 +107,7 @@ export function Table({ list, file, onLeave }: { list: List; file: File; onLeave
                   {take.isPending ? 'Taking it in' : `Take in ${lines(view.comes)}`}
                 </Button>
               )}
-              <Button onClick={onLeave}>Leave it</Button>
+              {!take.isPending && <Button onClick={onLeave}>Leave it</Button>}
             </div>
           </>
         )
@@ -153,12 +156,14 @@ function HowRead({
         ))}
       </ul>
       <div className="grid gap-3 sm:grid-cols-2">
-        <Choose
-          label="Numbers in it are written"
-          value={view.decimal}
-          choices={DECIMALS}
-          onChange={(decimal) => onAsked({ ...asked, decimal })}
-        />
+        {list.columns.some((c) => c.number && view.headings.some((h) => h.column === c.key)) && (
+          <Choose
+            label="Numbers in it are written"
+            value={view.decimal}
+            choices={DECIMALS}
+            onChange={(decimal) => onAsked({ ...asked, decimal })}
+          />
+        )}
         {view.asked && (
           <Choose
             label="Days in it are written with"

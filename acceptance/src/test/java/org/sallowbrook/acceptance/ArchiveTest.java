@@ -16,6 +16,9 @@ import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -23,6 +26,8 @@ import org.testng.annotations.Test;
 
 /** All records out into a file and what is new of one in, by somebody at the desk. */
 public class ArchiveTest extends InBrowser {
+
+    private static final int MANY = 990;
 
     private byte[] takenAlong() throws IOException {
         go("/household");
@@ -111,6 +116,31 @@ public class ArchiveTest extends InBrowser {
         go("/shelf/vessels");
         heading("Jars, bottles and tins").waitFor();
         assertThat(main()).not().containsText("370 mL");
+    }
+
+    /** A long list says how far it is; stopped, it does not begin again by itself. */
+    @Test
+    public void aLongListIsStopped() {
+        go("/archive/lists");
+        choose("What it holds", "Supplies: spirit, oil, wax and the like");
+        field("The table (.csv)")
+                .setInputFiles(new FilePayload(
+                        "wax.csv",
+                        "text/csv",
+                        ("What,Name,Amount in grams\n" + "wax,Comb wax,200\n".repeat(3) + many())
+                                .getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText(Pattern.compile("Reading: \\d+ of " + (MANY + 3))))
+                .isVisible();
+        accessible("a list being read");
+        button("Stop").click();
+        assertThat(page.getByText("Stopped. Nothing was changed.")).isVisible();
+        assertThat(button("Stop")).isHidden();
+    }
+
+    private static String many() {
+        return IntStream.range(0, MANY)
+                .mapToObj(i -> "wax,Comb wax " + i + ",200\n")
+                .collect(Collectors.joining());
     }
 
     /** The name, letter by letter, and the password: anything else deletes nothing. */

@@ -4,18 +4,16 @@ import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -55,22 +53,22 @@ public final class House {
 
     private static final Set<String> KEPT = Set.of("household_id", "stand_id", "person_id", "vessel_id", "looked_by");
 
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
     private record Times(double medianMs, double p95Ms, int bytes) {}
 
     private final Visitor ilse;
-    private final Connection db;
+    private final Steward steward;
     private final Map<String, String> requests = new LinkedHashMap<>();
 
-    private House(String base, Connection db) throws IOException, InterruptedException {
+    private House(String base, Steward steward) throws IOException, InterruptedException {
         this.ilse = Visitor.signIn(base, "ilse");
-        this.db = db;
+        this.steward = steward;
     }
 
     public static void main(String[] args) throws Exception {
-        String url = System.getenv("SALLOWBROOK_DB_URL");
-        try (Connection db =
-                DriverManager.getConnection(url, "sallowbrook_steward", System.getenv("SALLOWBROOK_BENCH_STEWARD"))) {
-            new House("http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT"), db).run();
+        try (Steward steward = Steward.signIn()) {
+            new House("http://127.0.0.1:" + System.getenv("SALLOWBROOK_PORT"), steward).run();
         }
     }
 
@@ -85,7 +83,7 @@ public final class House {
             season(k);
         }
         yearOfDoses();
-        execute("analyze");
+        steward.execute("analyze");
         String sizes = "%d lots, %d batches, %d dryings, %d doses"
                 .formatted(count("lot"), count("batch"), count("drying_run"), count("dose_taken"));
         System.out.println("ten years laid in " + (System.nanoTime() - begin) / 1_000_000_000 + " s: " + sizes);
@@ -95,11 +93,12 @@ public final class House {
         for (int h = 2; h <= HOUSEHOLDS; h++) {
             household(h);
         }
-        execute("analyze");
+        steward.execute("analyze");
         String all = "%d lots, %d weighings".formatted(all("lot"), all("weighing"));
         System.out.println("a hundred households: " + all);
         Map<String, Times> many = measure();
-        QueryPlans plans = new QueryPlans(db, Path.of(System.getenv("SALLOWBROOK_BENCH_FOLDER"), "postgres.log"));
+        QueryPlans plans =
+                new QueryPlans(steward.db, Path.of(System.getenv("SALLOWBROOK_BENCH_FOLDER"), "postgres.log"));
         // The first asking may meet a connection that was just closed.
         for (int i = 0; i < 12; i++) {
             ask("/api/household");
@@ -143,15 +142,53 @@ public final class House {
         if (taken.statusCode() != 200) {
             throw new IllegalStateException("the archive was not taken in: " + taken.body());
         }
+        List<String> otherwise = otherwise(lantern);
         return String.format(
                 Locale.ROOT,
                 "%nAll records of the ten years as an archive: %.1f MB, written in %.1f s; looked through by another household in"
-                        + " %.1f s, and %s taken in in %.1f s.%n%n",
+                        + " %.1f s, and %s taken in in %.1f s. Of the views above %d answer there as here%s.%n%n",
                 file.length / 1e6,
                 out,
                 looked,
                 taken.body().replaceAll("\\D+", "") + " rows",
-                in);
+                in,
+                (int) requests.values().stream().filter(r -> r.startsWith("/")).count() - otherwise.size(),
+                otherwise.isEmpty() ? ", all of them" : ", not " + String.join(", ", otherwise));
+    }
+
+    /** What another household that read the archive in answers otherwise; ids aside, which are new there. */
+    private List<String> otherwise(Visitor other) throws IOException, InterruptedException, SQLException {
+        String there = steward.one("select household_id from account where username = 'lantern'");
+        List<String> otherwise = new ArrayList<>();
+        for (Map.Entry<String, String> view : requests.entrySet()) {
+            if (view.getValue().startsWith("/")) {
+                String theirs = ID.matcher(view.getValue()).replaceAll(m -> idThere(there, m.group()));
+                boolean same = false;
+                // Hours on the rack are counted to the second, and one may pass between two questions.
+                for (int i = 0; i < 3 && !same; i++) {
+                    HttpResponse<String> mine = ilse.get(view.getValue());
+                    HttpResponse<String> answered = other.get(theirs);
+                    same = mine.statusCode() == answered.statusCode()
+                            && anonymous(mine.body()).equals(anonymous(answered.body()));
+                }
+                if (!same) {
+                    otherwise.add(view.getKey());
+                }
+            }
+        }
+        return otherwise;
+    }
+
+    /** Where a server has an id already, the archive's are changed in this way. */
+    private static String idThere(String household, String id) {
+        UUID old = UUID.fromString(id);
+        UUID named = UUID.nameUUIDFromBytes((household + " " + id).getBytes(StandardCharsets.US_ASCII));
+        return new UUID(old.getMostSignificantBits(), named.getLeastSignificantBits()).toString();
+    }
+
+    private static String anonymous(String answer) {
+        Map<String, String> met = new LinkedHashMap<>();
+        return ID.matcher(answer).replaceAll(m -> met.computeIfAbsent(m.group(), k -> "id " + met.size()));
     }
 
     private static double seconds(long begin) {
@@ -161,12 +198,12 @@ public final class House {
     /** Three doses a day for everybody in the house, in twelve courses each, all of the last twelve months. */
     private void yearOfDoses() throws SQLException {
         String ilse = "(select household_id from account where username = 'ilse')";
-        execute(
+        steward.execute(
                 "create temporary table dosed as select md5('c' || p.id || m)::uuid as id, p.id as person_id, m as month,"
                         + " (select l.id from lot l where l.household_id = " + ilse
                         + " and l.stage = 'FILLED' order by l.id offset m limit 1) as lot_id"
                         + " from person p, generate_series(0, 11) m where p.household_id = " + ilse);
-        List<String> columns = columns("course");
+        List<String> columns = steward.columns("course");
         List<String> values = columns.stream()
                 .map(c -> switch (c) {
                     case "id", "person_id", "lot_id" -> "d." + c;
@@ -176,10 +213,10 @@ public final class House {
                     default -> "c." + c;
                 })
                 .toList();
-        execute("insert into course (" + String.join(", ", columns) + ") select " + String.join(", ", values)
+        steward.execute("insert into course (" + String.join(", ", columns) + ") select " + String.join(", ", values)
                 + " from dosed d, (select * from course where status = 'RUNNING' and household_id = " + ilse
                 + " limit 1) c");
-        execute(
+        steward.execute(
                 "insert into dose_taken (id, household_id, course_id, on_day, slot, amount, ticked_by, ticked_at) select"
                         + " md5('d' || d.id || day || slot)::uuid, " + ilse
                         + ", d.id, date '2026-07-14' - 30 * d.month - day, slot,"
@@ -187,17 +224,18 @@ public final class House {
     }
 
     private void views() throws SQLException {
-        String stand = one("select from_lot from lot_link l join lot s on s.id = l.from_lot where s.stage = 'STAND' and"
-                + " s.household_id = (select household_id from account where username = 'ilse')"
-                + " group by 1 order by count(*) desc limit 1");
-        String jar = one(
+        String stand = steward.one(
+                "select from_lot from lot_link l join lot s on s.id = l.from_lot where s.stage = 'STAND' and"
+                        + " s.household_id = (select household_id from account where username = 'ilse')"
+                        + " group by 1 order by count(*) desc limit 1");
+        String jar = steward.one(
                 "select id from lot where form = 'HERB' and stage = 'STOCK' and remaining > 40 and route = 'INTERNAL'"
                         + " and state = 'USABLE' and best_before > '2026-07-15' limit 1");
-        String spirit = one("select id from lot where form = 'SPIRIT' limit 1");
-        String course = one("select id from course where status = 'RUNNING' limit 1");
-        String bottle = one("select lot_id from course where status = 'RUNNING' and unit = 'ML' limit 1");
-        String person = one("select person_id from course where status = 'RUNNING' limit 1");
-        String nettles = one("select id from stand where name = 'Nettles behind the hedge' limit 1");
+        String spirit = steward.one("select id from lot where form = 'SPIRIT' limit 1");
+        String course = steward.one("select id from course where status = 'RUNNING' limit 1");
+        String bottle = steward.one("select lot_id from course where status = 'RUNNING' and unit = 'ML' limit 1");
+        String person = steward.one("select person_id from course where status = 'RUNNING' limit 1");
+        String nettles = steward.one("select id from stand where name = 'Nettles behind the hedge' limit 1");
         requests.put("Today", "/api/calendar/today");
         requests.put("Field: stands", "/api/field/stands");
         requests.put("Field: season", "/api/field/season");
@@ -219,7 +257,7 @@ public final class House {
                 "POST /api/making/batches/check " + """
                         {"kind":"TINCTURE","id":"%s","name":"x","herbs":[{"lotId":"%s","massG":20}],"ratio":5,"waterCounts":false,\
                         "basis":"MENSTRUUM","strengthPercent":40,"spirits":[{"lotId":"%s"}],"press":"MEDIUM","route":"INTERNAL",\
-                        "startedOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), jar, spirit));
+                        "startedOn":"2026-07-15"}""".formatted(UUID.randomUUID(), jar, spirit));
         requests.put("People", "/api/people");
         requests.put("People: courses", "/api/dosing/courses");
         requests.put("People: courses over", "/api/dosing/courses/past");
@@ -228,13 +266,13 @@ public final class House {
                 "A course checked",
                 "POST /api/dosing/courses/check " + """
                 {"id":"%s","personId":"%s","lotId":"%s","use":"minor joint pain","way":"MOUTH","perDose":2,"unit":"mL","timesPerDay":3,\
-                "pattern":{"kind":"DAILY"},"courseDays":10,"startOn":"2026-07-15"}""".formatted(java.util.UUID.randomUUID(), person, bottle));
+                "pattern":{"kind":"DAILY"},"courseDays":10,"startOn":"2026-07-15"}""".formatted(UUID.randomUUID(), person, bottle));
         requests.put(
                 "A leaf used as it is, checked",
                 "POST /api/dosing/direct/check " + """
                 {"id":"%s","personId":"%s","standId":"%s","part":"LEAF","picked":{"stage":"LEAFY","tells":[],\
                 "examinedSingly":true},"manner":"CRUSHED","skin":"INTACT","on":"2026-07-15","forTrial":false,"words":""}\
-                """.formatted(java.util.UUID.randomUUID(), person, nettles));
+                """.formatted(UUID.randomUUID(), person, nettles));
         requests.put("Something is wrong", "/api/dosing/people/" + person + "/help");
         requests.put("A person's reactions", "/api/dosing/people/" + person + "/reactions");
         requests.put("Reactions to a plant", "/api/dosing/plants/meadowsweet/reactions");
@@ -243,7 +281,7 @@ public final class House {
                 "A harvest checked",
                 "POST /api/field/stands/" + nettles + "/harvests/check " + """
                 {"id":"%s","part":"LEAF","stage":"LEAFY","on":"2026-07-15","massG":50,"shareTaken":0.01,"weather":"",\
-                "tells":[],"examinedSingly":true}""".formatted(java.util.UUID.randomUUID()));
+                "tells":[],"examinedSingly":true}""".formatted(UUID.randomUUID()));
         requests.put("A stand over years", "/api/field/stands/" + nettles + "/years?part=LEAF");
         requests.put("Contacts with a plant", "/api/field/contacts?taxon=stinging-nettle");
         requests.put("Harvests to be weighed", "/api/field/harvests/unweighed");
@@ -294,22 +332,24 @@ public final class House {
 
     /** One more season, so many thirds of a year ago, over and done. */
     private void season(int k) throws SQLException {
-        execute("set session_replication_role = replica");
+        steward.execute("set session_replication_role = replica");
         for (String table : SEASONAL) {
-            List<String> columns = columns(table);
+            List<String> columns = steward.columns(table);
             List<String> values = new ArrayList<>();
             for (String column : columns) {
                 values.add(seasonal(table, column, k));
             }
-            execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
-                    + " from " + table + " t where " + ofIlse(table) + first(table));
+            steward.execute("insert into " + table + " (" + String.join(", ", columns) + ") select "
+                    + String.join(", ", values) + " from " + table + " t where " + ofIlse(table) + first(table));
         }
         // What is over is used up, and its lines say so.
-        execute("insert into lot_change (id, household_id, lot_id, what, delta, on_day, at, noted_by, reason) select"
-                + " gen_random_uuid(), l.household_id, l.id, 'FINISHED', l.remaining - c.sum, l.made_on, now(), 'bench', ''"
-                + " from lot l join (select lot_id, sum(delta) as sum from lot_change where struck_at is null"
-                + " group by lot_id) c on c.lot_id = l.id where l.remaining <> c.sum and l.code like '%~" + k + "'");
-        execute("set session_replication_role = default");
+        steward.execute(
+                "insert into lot_change (id, household_id, lot_id, what, delta, on_day, at, noted_by, reason) select"
+                        + " gen_random_uuid(), l.household_id, l.id, 'FINISHED', l.remaining - c.sum, l.made_on, now(), 'bench', ''"
+                        + " from lot l join (select lot_id, sum(delta) as sum from lot_change where struck_at is null"
+                        + " group by lot_id) c on c.lot_id = l.id where l.remaining <> c.sum and l.code like '%~" + k
+                        + "'");
+        steward.execute("set session_replication_role = default");
     }
 
     /** What belongs to a lot has no household of its own. */
@@ -341,7 +381,7 @@ public final class House {
     }
 
     private String seasonal(String table, String column, int k) throws SQLException {
-        String type = types.get(table + "." + column);
+        String type = steward.type(table, column);
         String days = String.valueOf(k * DAYS_APART);
         if (column.equals("code") && !table.equals("audit_entry")) {
             return "code || '~" + k + "'";
@@ -386,63 +426,32 @@ public final class House {
 
     /** Another household, with all that this one has. */
     private void household(int h) throws SQLException {
-        execute("set session_replication_role = replica");
-        execute("insert into household select " + id("id", h * 1000)
+        steward.execute("set session_replication_role = replica");
+        steward.execute("insert into household select " + id("id", h * 1000)
                 + ", name || ' " + h + "', zone, created_at, region from household where id = (select household_id from"
                 + " account where username = 'ilse')");
         List<String> tables = new ArrayList<>(List.of("person", "stand"));
         tables.addAll(SEASONAL);
         for (String table : tables) {
-            List<String> columns = columns(table);
+            List<String> columns = steward.columns(table);
             List<String> values = columns.stream()
-                    .map(c -> "uuid".equals(types.get(table + "." + c))
+                    .map(c -> "uuid".equals(steward.type(table, c))
                             ? c.equals("tag_id") || c.equals("vessel_id") ? "null" : id(c, h * 1000)
                             : c)
                     .toList();
-            execute("insert into " + table + " (" + String.join(", ", columns) + ") select " + String.join(", ", values)
-                    + " from " + table + " where " + ofIlse(table));
+            steward.execute("insert into " + table + " (" + String.join(", ", columns) + ") select "
+                    + String.join(", ", values) + " from " + table + " where " + ofIlse(table));
         }
-        execute("set session_replication_role = default");
-    }
-
-    private final Map<String, String> types = new LinkedHashMap<>();
-
-    private List<String> columns(String table) throws SQLException {
-        List<String> columns = new ArrayList<>();
-        try (Statement s = db.createStatement();
-                ResultSet r = s.executeQuery("select column_name, data_type from information_schema.columns where"
-                        + " table_schema = 'public' and table_name = '" + table + "' order by ordinal_position")) {
-            while (r.next()) {
-                columns.add(r.getString(1));
-                types.put(table + "." + r.getString(1), r.getString(2));
-            }
-        }
-        return columns;
-    }
-
-    private void execute(String sql) throws SQLException {
-        try (Statement s = db.createStatement()) {
-            s.execute(sql);
-        }
-    }
-
-    private String one(String sql) throws SQLException {
-        try (Statement s = db.createStatement();
-                ResultSet r = s.executeQuery(sql)) {
-            if (!r.next()) {
-                throw new IllegalStateException("nothing found by " + sql);
-            }
-            return r.getString(1);
-        }
+        steward.execute("set session_replication_role = default");
     }
 
     private int count(String table) throws SQLException {
-        return Integer.parseInt(one("select count(*) from " + table
+        return Integer.parseInt(steward.one("select count(*) from " + table
                 + " where household_id = (select household_id from account where username = 'ilse')"));
     }
 
     private int all(String table) throws SQLException {
-        return Integer.parseInt(one("select count(*) from " + table));
+        return Integer.parseInt(steward.one("select count(*) from " + table));
     }
 
     private void write(

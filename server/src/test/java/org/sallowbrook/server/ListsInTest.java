@@ -7,6 +7,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.sallowbrook.server.household.SignIn;
 import org.sallowbrook.server.platform.Member;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -17,6 +20,8 @@ import tools.jackson.databind.JsonNode;
 
 /** Lists that were kept elsewhere: read whatever a spreadsheet wrote, tried at the rooms' own doors, taken back as a whole. */
 public class ListsInTest extends ServerTest {
+
+    private static final int MANY = 900;
 
     @Autowired
     SignIn signIn;
@@ -75,6 +80,35 @@ public class ListsInTest extends ServerTest {
                 .valueStream()
                 .map(s -> s.path("name").asString())
                 .toList();
+    }
+
+    /** Whoever began it sees how far it is, and nobody else; stopped in the middle, nothing of it is here. */
+    @Test
+    public void longWorkSaysHowFarItIsAndIsStopped() throws Exception {
+        String table = "What,Name,Amount in grams\n"
+                + IntStream.range(0, MANY)
+                        .mapToObj(i -> "wax,Stopped wax " + i + ",200\n")
+                        .collect(Collectors.joining());
+        CompletableFuture<Client.Answer> taking =
+                CompletableFuture.supplyAsync(() -> take("supplies", id(), table, ""));
+        Client same = Client.of(port, "lists.in");
+        Client other = another("lists.other");
+        JsonNode now = same.get("/api/archive/progress").body();
+        while (now.path(0).path("done").asInt() < 2 && !taking.isDone()) {
+            now = same.get("/api/archive/progress").body();
+        }
+        assertThat(now.path(0).path("of").asInt()).isEqualTo(MANY);
+        assertThat(other.get("/api/archive/progress").body()).isEmpty();
+        // Nobody stops what another began.
+        other.send("DELETE", "/api/archive/progress", new byte[0], "application/json", null)
+                .expect(204);
+        same.send("DELETE", "/api/archive/progress", new byte[0], "application/json", null)
+                .expect(204);
+        Client.Answer stopped = taking.get();
+        assertThat(stopped.status()).isEqualTo(409);
+        assertThat(stopped.words()).contains("Stopped. Nothing was changed.");
+        assertThat(same.get("/api/archive/progress").body()).isEmpty();
+        assertThat(keeper.get("/api/shelf/lots").words()).doesNotContain("Stopped wax");
     }
 
     @Test

@@ -42,8 +42,10 @@ class ArchiveController {
     private final ArchiveService archive;
     private final Audit audit;
     private final YearBook book;
+    private final Progress progress;
 
-    ArchiveController(ArchiveService archive, Audit audit, YearBook book) {
+    ArchiveController(ArchiveService archive, Audit audit, YearBook book, Progress progress) {
+        this.progress = progress;
         this.book = book;
         this.archive = archive;
         this.audit = audit;
@@ -128,6 +130,19 @@ class ArchiveController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void forget(@PathVariable UUID id) {
         archive.forget(id);
+    }
+
+    /** How far what whoever asks has begun here has come; empty where nothing runs. */
+    @GetMapping("/progress")
+    List<Progress.ProgressView> progress() {
+        return progress.now();
+    }
+
+    /** It ends at its next row, and nothing of it stays. */
+    @DeleteMapping("/progress")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void stop() {
+        progress.stop();
     }
 
     @PostMapping("/deletion")

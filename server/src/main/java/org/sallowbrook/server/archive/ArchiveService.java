@@ -115,6 +115,7 @@ class ArchiveService {
     private final List<ReadIn> rooms;
     private final JsonMapper json;
     private final Clock clock;
+    private final Progress progress;
     private final Map<UUID, Waiting> waiting = new LinkedHashMap<>();
 
     ArchiveService(
@@ -129,7 +130,9 @@ class ArchiveService {
             PasswordEncoder passwords,
             List<ReadIn> rooms,
             JsonMapper json,
-            Clock clock) {
+            Clock clock,
+            Progress progress) {
+        this.progress = progress;
         this.writer = writer;
         this.migrations = migrations;
         this.dataSource = dataSource;
@@ -202,10 +205,11 @@ class ArchiveService {
                 throw Archives.full();
             }
             try (ArchiveFile file = ArchiveFile.open(path);
+                    Progress.Work work = reading(file);
                     Connection db = dataSource.getConnection()) {
                 db.setAutoCommit(false);
                 try {
-                    Scratch scratch = new Scratch(db, here, file, migrations, json);
+                    Scratch scratch = new Scratch(db, here, file, migrations, json, work);
                     Map<UUID, UUID> ids = ids(db, file, here, null);
                     scratch.fill(ids, false);
                     scratch.compare(isEmpty());
@@ -224,6 +228,12 @@ class ArchiveService {
             Files.deleteIfExists(path);
             throw e;
         }
+    }
+
+    private Progress.Work reading(ArchiveFile file) {
+        return progress.begin(
+                Progress.Step.READING,
+                file.head().rows().values().stream().mapToInt(Integer::intValue).sum());
     }
 
     private ArchiveView view(UUID id, ArchiveFile file, Scratch scratch, Map<UUID, UUID> ids, UUID here)
@@ -412,11 +422,12 @@ class ArchiveService {
         boolean empty = isEmpty();
         UUID here = Member.current().householdId();
         ReadInView taken;
-        try (ArchiveFile file = ArchiveFile.open(reading.file())) {
+        try (ArchiveFile file = ArchiveFile.open(reading.file());
+                Progress.Work work = reading(file)) {
             ReadIn.Came[] came = new ReadIn.Came[1];
             int rows = entities.unwrap(Session.class).doReturningWork(db -> {
                 try {
-                    Scratch scratch = new Scratch(db, here, file, migrations, json);
+                    Scratch scratch = new Scratch(db, here, file, migrations, json, work);
                     scratch.fill(ids(db, file, here, request.me()), true);
                     scratch.compare(empty);
                     stays(scratch.madeOfThemselves());
@@ -432,7 +443,7 @@ class ArchiveService {
             if (empty) {
                 settings(file.head().household());
             }
-            check(came[0]);
+            check(came[0], work);
             gatekeeper.record(
                     "archive",
                     here,
@@ -477,8 +488,11 @@ class ArchiveService {
     }
 
     /** Every record that came as the application reads it, and every room what only it can judge. */
-    private void check(ReadIn.Came came) {
+    private void check(ReadIn.Came came, Progress.Work work) {
         entities.clear();
+        work.step(
+                Progress.Step.JUDGING,
+                came.ids().values().stream().mapToInt(List::size).sum());
         try {
             for (EntityType<?> type : entities.getMetamodel().getEntities()) {
                 Class<?> java = type.getJavaType();
@@ -492,6 +506,7 @@ class ArchiveService {
                             .setParameter("ids", ids.subList(from, Math.min(ids.size(), from + COUNTED)))
                             .getResultList();
                     entities.clear();
+                    work.done(Math.min(COUNTED, ids.size() - from));
                 }
             }
             for (ReadIn room : rooms) {

@@ -1,5 +1,6 @@
 package org.sallowbrook.server.archive;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -33,7 +34,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 class ListsInService {
 
-    record ListColumnView(String key, String words, String unit, Boolean wanted, List<String> choices) {}
+    record ListColumnView(
+            String key, String words, String unit, Boolean wanted, Boolean number, List<String> choices) {}
 
     record ListInView(String name, String words, String hint, List<ListColumnView> columns) {}
 
@@ -92,6 +94,7 @@ class ListsInService {
     private static final int EXAMPLES = 3;
     private static final int MOST_SHOWN = 50;
     private static final int LONGEST_NAME = 300;
+    private static final int REMEMBERED = 20;
 
     private final List<ListIn> lists;
     private final TakenLists taken;
@@ -100,6 +103,8 @@ class ListsInService {
     private final Once once;
     private final TransactionTemplate tried;
     private final Clock clock;
+    private final Progress progress;
+    private final EntityManager entities;
 
     ListsInService(
             List<ListIn> lists,
@@ -108,7 +113,11 @@ class ListsInService {
             Gatekeeper gatekeeper,
             Once once,
             PlatformTransactionManager transactions,
-            Clock clock) {
+            Clock clock,
+            Progress progress,
+            EntityManager entities) {
+        this.progress = progress;
+        this.entities = entities;
         this.lists = lists.stream().sorted(Comparator.comparing(ListIn::words)).toList();
         this.taken = taken;
         this.lines = lines;
@@ -131,6 +140,7 @@ class ListsInService {
                                         c.words(),
                                         c.unit(),
                                         c.wanted(),
+                                        c.kind() == ListIn.Kind.NUMBER,
                                         c.choices().stream()
                                                 .map(x -> x.toLowerCase(java.util.Locale.ROOT)
                                                         .replace('_', ' '))
@@ -254,11 +264,15 @@ class ListsInService {
         Table table = read(list(name), file, asked);
         List<TableLineView> read = new ArrayList<>();
         Map<String, Integer> seen = new HashMap<>();
-        for (Spreadsheet.Row row : table.sheet().rows()) {
-            read.add(
-                    table.missing().isEmpty()
-                            ? look(table, row, seen)
-                            : new TableLineView(row.line(), words(row), Fate.WRONG, List.of()));
+        try (Progress.Work work =
+                progress.begin(Progress.Step.READING, table.sheet().rows().size())) {
+            for (Spreadsheet.Row row : table.sheet().rows()) {
+                work.done(1);
+                read.add(
+                        table.missing().isEmpty()
+                                ? look(table, row, seen)
+                                : new TableLineView(row.line(), words(row), Fate.WRONG, List.of()));
+            }
         }
         List<TableHeadingView> headings = new ArrayList<>();
         for (int i = 0; i < table.headings().size(); i++) {
@@ -373,11 +387,23 @@ class ListsInService {
         // No finer than it is kept: asked for again, it is the same.
         all.takenAt = clock.instant().truncatedTo(ChronoUnit.MICROS);
         all.takenBy = Member.current().displayName();
-        taken.save(all);
+        taken.saveAndFlush(all);
+        try (Progress.Work work =
+                progress.begin(Progress.Step.COMPARING, table.sheet().rows().size())) {
+            take(table, all, without, work);
+        }
+        gatekeeper.record("list", id, "LIST_READ", told(all));
+        TakenList kept = taken.findById(id).orElseThrow();
+        kept.lines = all.lines;
+        return view(taken.saveAndFlush(kept));
+    }
+
+    private void take(Table table, TakenList all, List<Integer> without, Progress.Work work) {
         // What is here is looked up before anything comes: of the file's own lines each is its own, as it was shown.
         Map<Integer, ListIn.Line> come = new LinkedHashMap<>();
         Set<String> seen = new HashSet<>();
         for (Spreadsheet.Row row : table.sheet().rows()) {
+            work.done(1);
             if (!without.contains(row.line())) {
                 List<TableWrongView> wrong = new ArrayList<>();
                 ListIn.Line line = table.line(row, wrong);
@@ -391,10 +417,20 @@ class ListsInService {
                 });
             }
         }
-        come.forEach((number, line) ->
-                whole(table.list(), number, () -> keep(all, number, table.list().take(line))));
-        gatekeeper.record("list", id, "LIST_READ", told(all));
-        return view(taken.saveAndFlush(all));
+        work.step(Progress.Step.TAKING_IN, come.size());
+        come.forEach((number, line) -> {
+            work.done(1);
+            whole(table.list(), number, () -> keep(all, number, table.list().take(line)));
+            forget(all.lines);
+        });
+    }
+
+    /** Hibernate looks through all it remembers before each question; a thousand lines would be looked through a thousand times. */
+    private void forget(int lines) {
+        if (lines % REMEMBERED == 0) {
+            entities.flush();
+            entities.clear();
+        }
     }
 
     /** What a line is refused for refuses all. */
@@ -434,9 +470,11 @@ class ListsInService {
             ListIn list = list(all.list);
             List<TakenLine> brought = lines.findAllByListIdOrderByLineDesc(id);
             list.mayGoBack(brought.stream().map(l -> l.handle).toList());
+            int done = 0;
             for (TakenLine line : brought) {
                 try {
                     list.takeBack(line.handle);
+                    forget(++done);
                 } catch (Problem.NotFound e) {
                     // Somebody took this one away by hand.
                     continue;
@@ -445,6 +483,7 @@ class ListsInService {
                             "All stays as it is: " + line.name + " (line " + line.line + "). " + e.getMessage());
                 }
             }
+            all = taken.findById(id).orElseThrow();
             all.backAt = clock.instant();
             all.backBy = Member.current().displayName();
             gatekeeper.record("list taken back", id, "LIST_TAKEN_BACK", told(all));

@@ -64,9 +64,11 @@ final class Scratch {
     private final Migrations migrations;
     private final JsonMapper json;
     private final String home;
+    private final Progress.Work work;
 
-    Scratch(Connection db, UUID household, ArchiveFile file, Migrations migrations, JsonMapper json)
+    Scratch(Connection db, UUID household, ArchiveFile file, Migrations migrations, JsonMapper json, Progress.Work work)
             throws SQLException {
+        this.work = work;
         this.db = db;
         this.household = household;
         this.file = file;
@@ -132,6 +134,7 @@ final class Scratch {
         int[] first = {1};
         file.rows(table, (row, line) -> {
             check(table, columns, names, row, line);
+            work.done(1);
             if (owned) {
                 row.put("household_id", household.toString());
             }
@@ -235,12 +238,14 @@ final class Scratch {
      * @param empty whether nothing is here yet
      */
     void compare(boolean empty) throws SQLException {
+        work.step(Progress.Step.COMPARING, Tables.ALL.size());
         run(Tables.ALL.stream()
                 .map(t -> "alter table " + temp(t) + " add column fate varchar(10)")
                 .collect(Collectors.joining(";")));
         Set<String> filled = filled();
         List<Reference> references = references(filled);
         for (Table table : Tables.ALL) {
+            work.done(1);
             if (!filled.contains(table.name())) {
                 continue;
             }
@@ -401,7 +406,9 @@ final class Scratch {
     /** Takes in what comes. @return how many rows */
     int take() throws SQLException {
         int taken = 0;
+        work.step(Progress.Step.TAKING_IN, Tables.ALL.size());
         for (Table table : Tables.ALL) {
+            work.done(1);
             String columns =
                     ColumnOf.of(db, home(table)).stream().map(ColumnOf::name).collect(Collectors.joining(", "));
             taken += attempted(
