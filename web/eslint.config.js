@@ -5,6 +5,7 @@ import tseslint from 'typescript-eslint'
 // The order of the rooms: a room imports only from rooms before it, from ui and from api.
 const rooms = [
   'household',
+  'joining',
   'notes',
   'herbarium',
   'identification',

@@ -7,7 +7,7 @@ import { VitePWA } from 'vite-plugin-pwa'
 
 // Views that reckon or keep order with the server's help, so without a line they are of no use: they come when they are opened.
 const AT_THE_DESK =
-  /\/src\/(making\/(tea|oil|salve|tincture|dry|kept)|tracing|herbarium\/(own|NewPlant)|dosing\/(NewCourse|CourseFields)|household\/(Household|Schools)|shelf\/(StockTake|Labels|Vessels)|field\/Train|calendar\/InCalendar|archive|planning\/(Year|FirstYear|AsLastYear|ForNeed|Weeks|Means|WishForm|year))/
+  /\/src\/(making\/(tea|oil|salve|tincture|dry|kept)|tracing|herbarium\/(own|NewPlant)|dosing\/(NewCourse|CourseFields)|household\/(Household|Schools)|shelf\/(StockTake|Labels|Vessels)|field\/Train|calendar\/InCalendar|archive|joining|planning\/(Year|FirstYear|AsLastYear|ForNeed|Weeks|Means|WishForm|year))/
 
 export default defineConfig({
   plugins: [
@@ -33,6 +33,9 @@ export default defineConfig({
         // Letters of other scripts come onto the device when they are first met.
         globIgnores: [
           'assets/desk/**',
+          // Of use on the machine's own line only, before anything is packed.
+          'join.html',
+          'assets/join-*.js',
           '**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese,latin-ext}-*.woff2',
         ],
         runtimeCaching: [
@@ -57,6 +60,7 @@ export default defineConfig({
     sourcemap: false,
     assetsInlineLimit: 0,
     rollupOptions: {
+      input: { index: 'index.html', join: 'join.html' },
       output: {
         chunkFileNames: ({ moduleIds, facadeModuleId }) => {
           // One that only leads to another has nothing of its own.

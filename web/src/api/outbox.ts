@@ -290,5 +290,14 @@ export async function writePack(name: string, value: unknown): Promise<boolean> 
   }
 }
 
+/** What was packed, not what waits to be sent. */
+export async function forgetPack(): Promise<void> {
+  try {
+    await thisDevice()?.store.pack.clear()
+  } catch {
+    // What can't be cleared is not opened either.
+  }
+}
+
 /** So that the device does not throw away what was not sent yet, where the browser lets us ask. */
 export const askToKeep = () => void navigator.storage?.persist?.().catch(() => undefined)

@@ -17,7 +17,7 @@ import { LineNotice } from './LineNotice'
 import { NotebookNotice } from './NotebookNotice'
 import { TimerNotice } from './TimerNotice'
 import { DemoClock } from './DemoClock'
-import { switchTheme } from './theme'
+import { switchTheme } from '../ui/theme'
 import { Tray } from './Tray'
 import { RoleOfMine } from '../ui/may'
 

@@ -170,6 +170,10 @@ export const router = createBrowserRouter([
         path: 'household',
         lazy: async () => ({ Component: (await import('../household/Household')).Household }),
       },
+      {
+        path: 'household/phones',
+        lazy: async () => ({ Component: (await import('../joining/Phones')).Phones }),
+      },
       { path: 'schools', lazy: async () => ({ Component: (await import('../household/Schools')).Schools }) },
       { path: 'dosing', lazy: async () => ({ Component: (await import('../dosing/People')).People }) },
       {

@@ -45,7 +45,7 @@ export function HowFar({ onStop }: { onStop?: () => void }) {
         </span>
         <progress
           aria-label="How far it is"
-          className="[&::-moz-progress-bar]:bg-leaf [&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-leaf bg-line block h-2 w-full appearance-none border-0"
+          className="[&::-moz-progress-bar]:bg-water [&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-water bg-line block h-2 w-full appearance-none border-0"
           max={now?.of || 1}
           value={now?.done}
         />

@@ -76,7 +76,7 @@ export function ReadIn() {
         />
       )}
       {taken !== undefined && (
-        <p role="status" className="border-leaf border-l-4 px-3 py-2 font-medium">
+        <p role="status" className="border-lichen border-l-4 px-3 py-2 font-medium">
           It is in: {records(taken)}.
         </p>
       )}

@@ -73,7 +73,7 @@ export function Table({ list, file, onLeave }: { list: List; file: File; onLeave
   })
   if (take.data)
     return (
-      <p role="status" className="border-leaf border-l-4 px-3 py-2 font-medium">
+      <p role="status" className="border-lichen border-l-4 px-3 py-2 font-medium">
         It is in: {lines(take.data.lines)}.
       </p>
     )

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import { Button } from '../ui/controls'
 import { Figure, ProblemNotice, Section } from '../ui/page'
 import { moment } from '../ui/words'
-import { installed, PACKED_NOW, packedOn, packNow } from './pack'
+import { installed, OPENS_DAYS, PACKED_NOW, packedOn, packNow } from './pack'
 
 /** What can be read on this device without a line. */
 export function WhatIsHere() {
@@ -14,6 +14,13 @@ export function WhatIsHere() {
     addEventListener(PACKED_NOW, onPacked)
     return () => removeEventListener(PACKED_NOW, onPacked)
   }, [])
+  const [bytes, setBytes] = useState<number>()
+  useEffect(() => {
+    navigator.storage?.estimate?.().then(
+      (e) => setBytes(e.usage),
+      () => undefined,
+    )
+  }, [packed])
   const [error, setError] = useState<unknown>()
   const [busy, setBusy] = useState(false)
   const pack = async () => {
@@ -47,6 +54,12 @@ export function WhatIsHere() {
               This device had no room for all of it. Make room, then pack again.
             </p>
           )}
+          {packed && (
+            <p className="mt-2 text-sm">
+              It opens without a line for {OPENS_DAYS} days after this device last reached the machine.
+              {bytes !== undefined && ` It takes ${Math.max(1, Math.round(bytes / 1e6))} MB here.`}
+            </p>
+          )}
           <p className="text-soft my-2 text-sm">
             Field, stands, cards, drawings, looking and harvesting open here without a line. People, doses and
             the shelf are not kept on the device. All of it goes when you sign out.
@@ -59,7 +72,8 @@ export function WhatIsHere() {
       ) : (
         <p>
           This browser opens nothing without a line: it needs an address with https, or this machine itself,
-          and has to be loaded once more after the first visit.
+          and has to be loaded once more after the first visit. Under Household, Phones of the house says how
+          to get there.
         </p>
       )}
     </Section>

@@ -2,7 +2,7 @@ import { forgetAll } from '../ui/kept'
 import type { Topic } from '../ui/command'
 import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query'
 import { clearDevice, thisDevice } from '../api/device'
-import { readPack, writePack } from '../api/outbox'
+import { forgetPack, readPack, writePack } from '../api/outbox'
 import { fetchCards } from '../herbarium/queries'
 import { fetchOrder } from '../identification/queries'
 import { fetchNotesAlong } from '../notes/queries'
@@ -85,11 +85,26 @@ async function write(queries: QueryClient, group: string): Promise<boolean> {
     }
   }
   state.queries.push(...lastSession)
-  return writePack(group, { madeBy: MADE_BY, state })
+  return writePack(group, { madeBy: MADE_BY, at: await heardAt(queries, group), state })
 }
 
+/** When the server last said that whoever is here is signed in; what is done without a line does not make it later. */
+async function heardAt(queries: QueryClient, group: string): Promise<number> {
+  const session = queries.getQueryState(['session'])
+  if (session?.data !== undefined && worthKeeping(['session'], session.data)) return session.dataUpdatedAt
+  return ((await readPack(group)) as { at?: number } | undefined)?.at ?? 0
+}
+
+/** After so long without a word from the server it opens no more: a lost phone is shut in the end without its help. */
+export const OPENS_DAYS = 30
+const OPENS_MS = OPENS_DAYS * 86_400_000
+
 async function packed(group: string): Promise<DehydratedState | undefined> {
-  const kept = (await readPack(group)) as { madeBy: string; state: DehydratedState } | undefined
+  const kept = (await readPack(group)) as { madeBy: string; at: number; state: DehydratedState } | undefined
+  if (kept && Date.now() - kept.at > OPENS_MS) {
+    await forgetPack()
+    return undefined
+  }
   return kept?.madeBy === MADE_BY ? kept.state : undefined
 }
 

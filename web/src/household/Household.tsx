@@ -24,6 +24,7 @@ export function Household() {
       title="Household"
       actions={
         <>
+          {keeper && <ButtonLink to="/household/phones">Phones of the house</ButtonLink>}
           {keeper && <ButtonLink to="/archive">All records, out and back</ButtonLink>}
           <ButtonLink to="/schools">How this household works</ButtonLink>
         </>

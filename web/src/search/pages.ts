@@ -61,6 +61,11 @@ const PAGES: PageOf[] = [
       'backup copy restore members password accounts emergency numbers region place time zone light export data file settings',
   },
   {
+    to: '/household/phones',
+    name: 'Phones of the house',
+    words: 'phone join network wifi https certificate lost stolen device signed in session code',
+  },
+  {
     to: '/archive',
     name: 'All records, out and back',
     words:

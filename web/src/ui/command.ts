@@ -36,6 +36,7 @@ const SHOWS = {
   medicines: 'household',
   backup: 'household',
   watch: 'household',
+  joining: 'household',
   archive: 'household',
   taxa: 'herbarium',
   taxon: 'herbarium',

@@ -19,8 +19,10 @@ final class Application {
     private final Process process;
     private final String url;
     private final Path log;
+    private final int joining;
 
-    private Application(Process process, String url, Path log) {
+    private Application(Process process, String url, Path log, int joining) {
+        this.joining = joining;
         this.process = process;
         this.url = url;
         this.log = log;
@@ -30,10 +32,15 @@ final class Application {
         return url;
     }
 
+    /** Where a phone begins that joins the house. */
+    String joining() {
+        return "http://127.0.0.1:" + joining + "/";
+    }
+
     static Application start() throws IOException, InterruptedException {
         String running = System.getProperty("sallowbrook.url", "");
         if (!running.isEmpty()) {
-            return new Application(null, running, null);
+            return new Application(null, running, null, 0);
         }
         String database = System.getenv("SALLOWBROOK_TEST_DB");
         if (database == null) {
@@ -50,8 +57,20 @@ final class Application {
                 "--spring.profiles.active=demo");
         builder.environment().put("SALLOWBROOK_DB_URL", database + "/acceptance");
         builder.environment().put("SALLOWBROOK_PORT", String.valueOf(port));
+        // As in a house, but on this machine alone.
+        int joining = freePort();
+        builder.environment().put("SALLOWBROOK_HOME", "true");
+        builder.environment().put("SALLOWBROOK_HOME_ADDRESS", "127.0.0.1");
+        builder.environment().put("SALLOWBROOK_HOME_PORT", String.valueOf(freePort()));
+        builder.environment().put("SALLOWBROOK_HOME_PLAIN_PORT", String.valueOf(joining));
+        builder.environment()
+                .put(
+                        "SALLOWBROOK_HOME_FOLDER",
+                        Files.createTempDirectory("sallowbrook-house")
+                                .resolve("home")
+                                .toString());
         builder.redirectErrorStream(true).redirectOutput(log.toFile());
-        Application application = new Application(builder.start(), "http://127.0.0.1:" + port, log);
+        Application application = new Application(builder.start(), "http://127.0.0.1:" + port, log, joining);
         application.awaitReady();
         return application;
     }

@@ -18,6 +18,7 @@ import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -138,7 +139,9 @@ public abstract class InBrowser {
     }
 
     /** One beside the one in use; whoever takes it in hand sets {@link #page}, and closes it. */
-    protected final BrowserContext anotherPhone(Path profile) {
+    protected final BrowserContext anotherPhone(Path profile, String... more) {
+        List<String> args = new ArrayList<>(ARGS);
+        args.addAll(List.of(more));
         BrowserContext phone = playwright
                 .chromium()
                 .launchPersistentContext(
@@ -146,12 +149,17 @@ public abstract class InBrowser {
                         new BrowserType.LaunchPersistentContextOptions()
                                 .setExecutablePath(Path.of("/usr/bin/chromium"))
                                 .setChromiumSandbox(false)
-                                .setArgs(ARGS)
+                                .setArgs(args)
                                 .setViewportSize(390, 844)
                                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         phone.setDefaultTimeout(15_000);
         PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
         return phone;
+    }
+
+    /** Where a phone begins that joins the house. */
+    protected static String joining() {
+        return application.joining();
     }
 
     /** A page of its own, without the application, in a time zone; closed with the test class. */

@@ -110,7 +110,7 @@ public final class House {
     }
 
     /** All of it out into a file, looked through by another household, and in. */
-    private String archive() throws IOException, InterruptedException {
+    private String archive() throws IOException, InterruptedException, SQLException {
         Visitor lantern = Visitor.signIn(ilse.base, "lantern");
         long begin = System.nanoTime();
         byte[] file = ilse.client

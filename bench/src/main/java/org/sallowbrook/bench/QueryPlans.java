@@ -26,6 +26,8 @@ final class QueryPlans {
             Pattern.compile("Seq Scan on (\\w+).*?\\(actual time=\\S+ rows=(\\d+) loops=(\\d+)\\)");
     private static final Pattern REMOVED = Pattern.compile("Rows Removed by Filter: (\\d+)");
 
+    private static final Pattern TOOK = Pattern.compile("duration: ([0-9.]+) ms  plan:");
+
     interface Asking {
         void ask() throws IOException, InterruptedException;
     }
@@ -33,6 +35,8 @@ final class QueryPlans {
     private final Connection db;
     private final Path log;
     private final Map<String, Map<String, Long>> whole = new LinkedHashMap<>();
+    private final Map<String, Double> slowestMs = new LinkedHashMap<>();
+    private final Map<String, String> slowest = new LinkedHashMap<>();
     private int plans;
 
     /** From here on every new connection of the application has its plans logged; the old ones are closed. */
@@ -62,6 +66,14 @@ final class QueryPlans {
         String[] lines = said.split("\n");
         for (int i = 0; i < lines.length; i++) {
             plans += lines[i].contains("Query Text:") ? 1 : 0;
+            Matcher took = TOOK.matcher(lines[i]);
+            if (took.find() && i + 1 < lines.length) {
+                double ms = Double.parseDouble(took.group(1));
+                if (ms > slowestMs.getOrDefault(view, 0.0)) {
+                    slowestMs.put(view, ms);
+                    slowest.put(view, lines[i + 1].strip());
+                }
+            }
             Matcher m = WHOLE.matcher(lines[i]);
             if (!m.find()) {
                 continue;
@@ -83,6 +95,11 @@ final class QueryPlans {
         }
     }
 
+    /** For whoever looks for what is slow: each view's longest statement. */
+    void print() {
+        slowestMs.forEach((view, ms) -> System.out.println(view + ": " + ms + " ms " + slowest.get(view)));
+    }
+
     /** What to write of it; puts the database back as it was. */
     String told() throws SQLException {
         try (Statement s = db.createStatement()) {
@@ -92,7 +109,7 @@ final class QueryPlans {
             throw new IllegalStateException("auto_explain logged nothing; see " + log);
         }
         StringBuilder text = new StringBuilder("\n" + plans
-                + " query plans were looked at (auto_explain), with a hundred households. Tables of " + SMALL
+                + " query plans were looked at (auto_explain). Tables of " + SMALL
                 + " rows or more that were read without an index: ");
         if (whole.isEmpty()) {
             return text + "none.\n";

@@ -2,6 +2,7 @@ package org.sallowbrook.bench;
 
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -101,7 +102,17 @@ public final class TraceSpeed {
         }
         text.append(String.format(
                 Locale.ROOT, "%nThe most that the page takes longer: %.2f times (target %.1f).%n", worst, MOST_TIMES));
-        Measurements.write("trace", text.toString());
+        QueryPlans plans =
+                new QueryPlans(steward.db, Path.of(System.getenv("SALLOWBROOK_BENCH_FOLDER"), "postgres.log"));
+        // The first asking may meet a connection that was just closed.
+        for (int i = 0; i < 12; i++) {
+            ilse.get("/api/household");
+        }
+        for (Map.Entry<String, String> of : asked.entrySet()) {
+            plans.of(of.getKey(), () -> ilse.get("/api/tracing/lots/" + of.getValue() + "?all=true"));
+        }
+        plans.print();
+        Measurements.write("trace", text + plans.told());
     }
 
     private static String lot(String name) {

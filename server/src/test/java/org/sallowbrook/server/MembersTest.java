@@ -139,6 +139,30 @@ public class MembersTest extends ServerTest {
         as("tam").delete("/api/session/all/" + other, null).expect(404);
     }
 
+    /** Whoever finds a lost phone is nobody here any more; and a household sees its own alone. */
+    @Test
+    public void aKeeperEndsTheSessionOfALostPhone() {
+        add("strayed", "READER");
+        Client phone = signedIn("strayed", FIRST);
+        JsonNode lost = as("ilse")
+                .get("/api/household/members/sessions")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(s -> s.path("name").asString().equals("Somebody strayed"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(lost.path("device").asString()).isEqualTo("a computer at 127.0.0.1");
+        as("tam").get("/api/household/members/sessions").expect(403);
+        String at = "/api/household/members/sessions/" + lost.path("handle").asString();
+        as("tam").delete(at, null).expect(403);
+        as("lantern").delete(at, null).expect(404);
+        phone.get("/api/shelf/lots").expect(200);
+        as("ilse").delete(at, null).expect(204);
+        phone.get("/api/shelf/lots").expect(401);
+        as("ilse").get("/api/shelf/lots").expect(200);
+    }
+
     @Test
     public void aPasswordIsNeitherShortNorCutOffUnseen() {
         for (String password : new String[] {"short", "x".repeat(73), "ü".repeat(37)}) {

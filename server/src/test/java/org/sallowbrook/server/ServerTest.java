@@ -1,5 +1,10 @@
 package org.sallowbrook.server;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -55,10 +60,32 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
             throw new IllegalStateException("run ./sallowbrook test: it starts the database these tests need");
         }
         properties.add("spring.datasource.url", () -> database + "/server_test");
+        // As in a house, but on this machine alone.
+        properties.add("sallowbrook.home.listens", () -> true);
+        properties.add("sallowbrook.home.address", () -> "127.0.0.1");
+        properties.add("sallowbrook.home.port", () -> HOME.port());
+        properties.add("sallowbrook.home.plain-port", () -> HOME.plainPort());
+        properties.add("sallowbrook.home.folder", () -> HOME.folder().toString());
     }
 
     @LocalServerPort
     int port;
+
+    /** @param folder of the household's authority */
+    record House(int port, int plainPort, Path folder) {
+        private static House made() {
+            try (ServerSocket one = new ServerSocket(0);
+                    ServerSocket other = new ServerSocket(0)) {
+                Path folder = Files.createTempDirectory("house").resolve("home");
+                folder.getParent().toFile().deleteOnExit();
+                return new House(one.getLocalPort(), other.getLocalPort(), folder);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+
+    static final House HOME = House.made();
 
     private static final Map<String, Client> SIGNED_IN = new ConcurrentHashMap<>();
 

@@ -1,18 +1,11 @@
 package org.sallowbrook.server.documents;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -39,9 +32,6 @@ public final class Paper {
     private static final float CODE = 26 * MM;
     private static final float DOT = 72 / 300f;
     /** The quiet zone of ISO/IEC 18004, and a seventh of it may be smudged: a kitchen label is. */
-    private static final Map<EncodeHintType, Object> HINTS =
-            Map.of(EncodeHintType.MARGIN, 4, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
-
     private static final String FONTS = "net/sf/jasperreports/fonts/dejavu/";
     /** A row of boxes is looked at; what it means stands behind it in words. */
     private static final Pattern BARS = Pattern.compile("[\u25a0\u25a1]{2,} *");
@@ -432,17 +422,12 @@ public final class Paper {
 
     /** @param side of it, in points */
     private static void code(PDPageContentStream out, String address, float x, float y, float side) throws IOException {
-        BitMatrix matrix;
-        try {
-            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, HINTS);
-        } catch (WriterException e) {
-            throw new IOException(e);
-        }
+        Code code = Code.of(address);
         // Whole dots of a 300 dpi printer, so that no module comes out a dot wider than its neighbour.
-        float cell = (float) Math.floor(side / matrix.getWidth() / DOT) * DOT;
-        for (int row = 0; row < matrix.getHeight(); row++) {
-            for (int column = 0; column < matrix.getWidth(); column++) {
-                if (matrix.get(column, row)) {
+        float cell = (float) Math.floor(side / code.side() / DOT) * DOT;
+        for (int row = 0; row < code.side(); row++) {
+            for (int column = 0; column < code.side(); column++) {
+                if (code.dark(column, row)) {
                     out.addRect(x + column * cell, y + side - (row + 1) * cell, cell, cell);
                 }
             }

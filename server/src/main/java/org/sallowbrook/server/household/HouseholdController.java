@@ -102,6 +102,17 @@ class HouseholdController {
         household.endSession(handle);
     }
 
+    @GetMapping("/api/household/members/sessions")
+    List<HouseholdService.SessionEntry> sessionsOfAll(HttpServletRequest request) {
+        return household.sessionsOfAll(request.getSession().getId());
+    }
+
+    @DeleteMapping("/api/household/members/sessions/{handle}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endSessionOfAnybody(@PathVariable String handle) {
+        household.endSessionOfAnybody(handle);
+    }
+
     /** Who may look as a second, without an account. */
     @GetMapping("/api/household/observers")
     List<SecondService.ObserverView> observers() {

@@ -6,12 +6,14 @@ import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.season.Place;
 import org.sallowbrook.core.measure.Checks;
@@ -74,7 +76,15 @@ public class HouseholdService {
     record PasswordRequest(String current, String password) {}
 
     /** @param handle the end of its id, enough to tell it by and no use to a thief */
-    record SessionEntry(String handle, Instant since, Instant lastUsed, Boolean current) {}
+    /**
+     * @param name whose it is
+     * @param device in words, with the address it came from; null of a session older than that
+     */
+    record SessionEntry(
+            String handle, String name, @Nullable String device, Instant since, Instant lastUsed, Boolean current) {}
+
+    /** Under which a session keeps what it was begun with. */
+    static final String DEVICE = "device";
 
     private static final Duration RESET_HOLDS = Duration.ofDays(2);
     private static final int HANDLE = 8;
@@ -367,9 +377,23 @@ public class HouseholdService {
 
     @Transactional(readOnly = true)
     public List<SessionEntry> sessions(String current) {
-        return mine(Member.current().accountId()).values().stream()
+        return entries(
+                mine(Member.current().accountId()).values(), Member.current().displayName(), current);
+    }
+
+    /** Of everybody in the household, for the keeper. */
+    public List<SessionEntry> sessionsOfAll(String current) {
+        return everybody()
+                .flatMap(a -> entries(mine(a.id).values(), a.displayName, current).stream())
+                .toList();
+    }
+
+    private static List<SessionEntry> entries(Collection<? extends Session> all, String name, String current) {
+        return all.stream()
                 .map(s -> new SessionEntry(
                         handle(s.getId()),
+                        name,
+                        s.getAttribute(DEVICE),
                         s.getCreationTime(),
                         s.getLastAccessedTime(),
                         s.getId().equals(current)))
@@ -378,12 +402,22 @@ public class HouseholdService {
     }
 
     public void endSession(String handle) {
-        mine(Member.current().accountId()).keySet().stream()
-                .filter(id -> handle(id).equals(handle))
-                .findFirst()
-                .ifPresentOrElse(sessions::deleteById, () -> {
-                    throw new Problem.NotFound("session");
-                });
+        end(mine(Member.current().accountId()).keySet().stream(), handle);
+    }
+
+    /** A phone that was lost: whoever found it is nobody here. */
+    public void endSessionOfAnybody(String handle) {
+        end(everybody().flatMap(a -> mine(a.id).keySet().stream()), handle);
+    }
+
+    private Stream<Account> everybody() {
+        return accounts.findAllByHouseholdIdOrderByDisplayName(Member.current().householdId()).stream();
+    }
+
+    private void end(Stream<String> ids, String handle) {
+        ids.filter(id -> handle(id).equals(handle)).findFirst().ifPresentOrElse(sessions::deleteById, () -> {
+            throw new Problem.NotFound("session");
+        });
     }
 
     private void endSessions(UUID account, @Nullable String butThis) {

@@ -122,9 +122,16 @@ class SessionController {
         remember(signIn.open(body), request, response);
     }
 
+    /** So that a keeper knows which of them is the lost one; browsers say no more of themselves than the kind. */
+    private static String device(HttpServletRequest request) {
+        String agent = String.valueOf(request.getHeader("User-Agent"));
+        String kind = agent.contains("Mobile") ? "a phone" : "a computer";
+        return kind + " at " + request.getRemoteAddr();
+    }
+
     private void remember(Member member, HttpServletRequest request, HttpServletResponse response) {
         // A new id, so that a session prepared by somebody else is worth nothing.
-        request.getSession(true);
+        request.getSession(true).setAttribute(HouseholdService.DEVICE, device(request));
         request.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(new UsernamePasswordAuthenticationToken(

@@ -53,6 +53,12 @@ class Guard {
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
         http.authorizeHttpRequests(r -> r.requestMatchers("/api/session", "/api/session/reset", "/api/setup")
                         .permitAll()
+                        // A phone that joins is nobody yet.
+                        .requestMatchers(
+                                HttpMethod.GET, "/api/joining/about", "/api/joining/here", "/api/joining/authority.crt")
+                        .permitAll()
+                        .requestMatchers("/api/joining/**")
+                        .hasRole("KEEPER")
                         .requestMatchers("/api/session/**")
                         .authenticated()
                         .requestMatchers("/api/household/members/**", "/api/archive/**")
@@ -82,7 +88,9 @@ class Guard {
                 .httpBasic(b -> b.disable())
                 .logout(l -> l.disable())
                 .requestCache(c -> c.disable())
-                .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(CONTENT_POLICY))
+                // The machine's name in the house leads to http too, where a phone joins.
+                .headers(h -> h.httpStrictTransportSecurity(s -> s.disable())
+                        .contentSecurityPolicy(p -> p.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.NO_REFERRER)))
