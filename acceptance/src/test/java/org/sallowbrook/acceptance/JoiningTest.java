@@ -64,9 +64,9 @@ public class JoiningTest extends InBrowser {
             field("Name").fill("lantern");
             field("Password").fill("merrow-demo");
             button("Sign in").click();
-            heading("Today").waitFor();
+            heading("Notebook").waitFor();
             page.evaluate("() => navigator.serviceWorker.ready.then(() => undefined)");
-            page.navigate(page.url() + "field/notebook");
+            page.reload();
             assertThat(section("On this device")).containsText("Cards of plants");
             assertThat(section("On this device")).containsText("without a line for 30 days");
             phone.setOffline(true);
