@@ -68,14 +68,14 @@ export function OverYears({ stand, parts }: { stand: Schemas['StandView']; parts
           <Because lines={shown.because} />
         </>
       )}
-      <Before past={years.data?.past ?? []} />
+      <Before stand={stand} past={years.data?.past ?? []} />
       <Counts stand={stand} counts={years.data?.counts ?? []} />
     </Section>
   )
 }
 
 /** What was picked before it was written down here. */
-function Before({ past }: { past: Years['past'] }) {
+function Before({ stand, past }: { stand: Schemas['StandView']; past: Years['past'] }) {
   const last = past[0]
   if (!last) return null
   return (
@@ -85,12 +85,25 @@ function Before({ past }: { past: Years['past'] }) {
       </summary>
       <ul>
         {past.map((h) => (
-          <li key={h.id} className="border-line border-b py-1">
-            {h.year}: {PART[h.part]}
-            {h.massG != null && `, ${figure(h.massG)} g`}
-            {h.shareTaken != null && `, ${Math.round(h.shareTaken * 100)} % of it`}
-            {h.words && `; ${h.words}`}
-            <span className="text-soft"> (read in by {h.notedBy})</span>
+          <li key={h.id} className="border-line flex flex-wrap justify-between gap-x-3 border-b py-1">
+            <span>
+              {h.year}: {PART[h.part]}
+              {h.massG != null && `, ${figure(h.massG)} g`}
+              {h.shareTaken != null && `, ${Math.round(h.shareTaken * 100)} % of it`}
+              {h.words && `; ${h.words}`}
+              <span className="text-soft"> (read in by {h.notedBy})</span>
+            </span>
+            <StrikeOut
+              what={`what was picked in ${h.year}`}
+              onStrike={(because) =>
+                ask(
+                  api.POST('/api/field/stands/{id}/past/{harvest}/strike', {
+                    params: { path: { id: stand.id, harvest: h.id } },
+                    body: because,
+                  }),
+                )
+              }
+            />
           </li>
         ))}
       </ul>

@@ -502,6 +502,31 @@ function Sessions() {
   )
 }
 
+/** The second place for the copies, and the proof that they can be read. */
+function Elsewhere({ backup }: { backup: Schemas['BackupView'] }) {
+  return (
+    <>
+      <p className="mt-1">
+        {backup.elsewhere === '' ? (
+          <>
+            Started with <code>SALLOWBROOK_COPIES_TOO</code>, a folder on a stick or a share, it takes each
+            copy there too.
+          </>
+        ) : backup.elsewhereAt ? (
+          `The newest in ${backup.elsewhere} was written and read back ${moment(backup.elsewhereAt)}.`
+        ) : (
+          `None was written to ${backup.elsewhere} yet: it is when the folder is there.`
+        )}
+      </p>
+      {backup.triedAt && (
+        <p className="text-soft text-sm">
+          Once a month one is restored on trial; the last time {moment(backup.triedAt)}.
+        </p>
+      )}
+    </>
+  )
+}
+
 function Backup() {
   const backup = useQuery({ queryKey: ['backup'], queryFn: () => ask(api.GET('/api/household/backup')) })
   return (
@@ -527,6 +552,7 @@ function Backup() {
           )
         }
       </Loaded>
+      {backup.data && backup.data.folder !== '' && <Elsewhere backup={backup.data} />}
       <p className="text-soft mt-2 text-sm">
         A copy on the same disk helps against mistakes only. Carry one out of the house now and then.
       </p>

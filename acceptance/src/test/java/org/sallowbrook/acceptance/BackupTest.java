@@ -45,6 +45,10 @@ public class BackupTest extends InBrowser {
     private Said script(Map<String, String> environment, String... command) throws IOException, InterruptedException {
         List<String> words = new java.util.ArrayList<>(List.of("./sallowbrook"));
         words.addAll(List.of(command));
+        return said(environment, words.toArray(String[]::new));
+    }
+
+    private Said said(Map<String, String> environment, String... words) throws IOException, InterruptedException {
         Path said = Files.createTempFile("said", ".txt");
         ProcessBuilder builder =
                 new ProcessBuilder(words).directory(Path.of("..").toFile());
@@ -83,6 +87,48 @@ public class BackupTest extends InBrowser {
         Said again = script(there, "backup", second.toString());
         assertThat(again.status()).as(again.words()).isZero();
         assertThat(tables(second)).isEqualTo(tables(file)).contains("account").contains("photo");
+    }
+
+    /** What the night does: a copy, in a second place where there is one, and one restored on trial. */
+    private Said night(Path place, Path too) throws IOException, InterruptedException {
+        Map<String, String> environment = new java.util.HashMap<>(source());
+        environment.put("SALLOWBROOK_COPIES_TOO", too.toString());
+        environment.put("NIGHT", place.toString());
+        return said(
+                environment, "bash", "-c", ". ./sallowbrook; pg_start \"$SALLOWBROOK_FOLDER\"; dir=$NIGHT; nightly");
+    }
+
+    @Test
+    public void aNightsCopyGoesToAStickTooAndIsReadBack() throws IOException, InterruptedException {
+        Path place = Files.createDirectory(work.resolve("night"));
+        Path stick = work.resolve("stick");
+        // The stick is out: nothing is written in its stead.
+        Said out = night(place, stick);
+        assertThat(out.status()).as(out.words()).isZero();
+        assertThat(stick).doesNotExist();
+        assertThat(place.resolve("copies").resolve("tried")).exists();
+        assertThat(place.resolve("copies").resolve("elsewhere")).doesNotExist();
+        Files.createDirectory(stick);
+        Said in = night(place, stick);
+        assertThat(in.status()).as(in.words()).isZero();
+        Path copy;
+        try (var files = Files.list(place.resolve("copies"))) {
+            copy = files.filter(f -> f.toString().endsWith(".backup"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        assertThat(stick.resolve(copy.getFileName())).hasSameBinaryContentAs(copy);
+        assertThat(place.resolve("copies").resolve("elsewhere")).exists();
+        // A month on it is tried again, and one that the disk has spoilt is said to be.
+        Files.delete(place.resolve("copies").resolve("tried"));
+        byte[] spoilt = Files.readAllBytes(copy);
+        spoilt[spoilt.length / 2] ^= 1;
+        Files.write(copy, spoilt);
+        Said bad = night(place, stick);
+        assertThat(bad.words()).contains("could not be read back");
+        assertThat(Files.readString(place.resolve("copies").resolve("tried-not")))
+                .contains("damaged");
+        assertThat(place.resolve("copies").resolve("tried")).doesNotExist();
     }
 
     /** What pg_restore lists of the dump in a backup: every table's data. */

@@ -49,6 +49,7 @@ public class LooseningTableTest extends ServerTest {
         NAME,
         LAID_ANEW,
         STAND_COUNT,
+        PAST_HARVEST,
         LOT_DOUBT,
         LABEL,
         OPENED,
@@ -180,6 +181,29 @@ public class LooseningTableTest extends ServerTest {
                                 .body()
                                 .path("counts")
                                 .isEmpty());
+            }
+            case PAST_HARVEST -> {
+                UUID stand = id();
+                Chain.stand(ilse, stand, "stinging-nettle");
+                ilse.send(
+                                "POST",
+                                "/api/archive/tables/past-harvests/" + id() + "?name=past.csv",
+                                ("Stand,Part,Year,Share taken (%)\n" + "Stand " + stand + ",leaf,"
+                                                + (today().getYear() - 1) + ",20\n")
+                                        .getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                                "text/csv",
+                                null)
+                        .expect(200);
+                String years = "/api/field/stands/" + stand + "/years";
+                String past =
+                        ilse.get(years).body().path("past").path(0).path("id").asString();
+                yield new Held(
+                        stand,
+                        "POST",
+                        "/api/field/stands/" + stand + "/past/" + past + "/strike",
+                        null,
+                        Map.of(),
+                        c -> !c.get(years).body().path("past").isEmpty());
             }
             case LOT_DOUBT -> {
                 UUID lot = bought(ilse, "LEAF", 50, 3);

@@ -60,6 +60,7 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
             throw new IllegalStateException("run ./sallowbrook test: it starts the database these tests need");
         }
         properties.add("spring.datasource.url", () -> database + "/server_test");
+        properties.add("sallowbrook.metrics-token", () -> METRICS_TOKEN);
         // As in a house, but on this machine alone.
         properties.add("sallowbrook.home.listens", () -> true);
         properties.add("sallowbrook.home.address", () -> "127.0.0.1");
@@ -86,6 +87,8 @@ abstract class ServerTest extends AbstractTestNGSpringContextTests {
     }
 
     static final House HOME = House.made();
+
+    static final String METRICS_TOKEN = "of-the-tests";
 
     private static final Map<String, Client> SIGNED_IN = new ConcurrentHashMap<>();
 

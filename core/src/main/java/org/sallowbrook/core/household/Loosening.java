@@ -19,6 +19,7 @@ public final class Loosening {
         STAND("a stand with something against it", true),
         GROUND("what speaks against a place", true),
         STAND_COUNT("a count of a stand", true),
+        PAST_HARVEST("what was picked at a stand in a past year", true),
         LOT_DOUBT("the doubt about a lot", true),
         HOLD("a hold", true),
         OPENED("the day on which it was opened", true),

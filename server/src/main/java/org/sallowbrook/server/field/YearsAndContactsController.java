@@ -43,6 +43,11 @@ class YearsAndContactsController {
         years.strike(id, count, request);
     }
 
+    @PostMapping("/stands/{id}/past/{harvest}/strike")
+    void strikePast(@PathVariable UUID id, @PathVariable UUID harvest, @RequestBody StrikeRequest request) {
+        years.strikePast(id, harvest, request);
+    }
+
     @GetMapping("/contacts")
     ContactService.ContactsView contacts(@RequestParam String taxon) {
         return contacts.with(taxon);

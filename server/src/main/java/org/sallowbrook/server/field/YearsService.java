@@ -147,6 +147,22 @@ public class YearsService {
         counts.saveAndFlush(count);
     }
 
+    /** It counts against what may be picked: it is taken back as a count is. */
+    public void strikePast(UUID standId, UUID id, StrikeRequest request) {
+        PastHarvest harvest = past.findById(id)
+                .filter(h -> h.standId.equals(standId))
+                .orElseThrow(() -> new Problem.NotFound("harvest"));
+        loosening.pass(
+                Loosening.Safeguard.PAST_HARVEST,
+                standId,
+                request,
+                Words.lower(harvest.part) + " picked in " + harvest.inYear
+                        + (harvest.massG == null ? "" : ", " + Words.grams(harvest.massG))
+                        + (harvest.shareTaken == null ? "" : ", " + Words.figure(harvest.shareTaken * 100) + " % of it")
+                        + ", read in by " + harvest.notedBy);
+        past.delete(harvest);
+    }
+
     /**
      * @param part null for the first the card uses
      * @param planned share a year; null for what the household's way of picking would take at most

@@ -38,6 +38,9 @@ class Watch {
 
     private static final Duration WITHOUT_COPY = Duration.ofHours(49);
 
+    /** So long a stick may lie in another house. */
+    private static final Duration OUT_AT_MOST = Duration.ofDays(35);
+
     /** How long a jump is spoken of. */
     private static final Duration TOLD = Duration.ofDays(3);
 
@@ -97,6 +100,7 @@ class Watch {
                             + " written down any more."));
         }
         copy(now).ifPresent(findings::add);
+        findings.addAll(elsewhere(now));
         if (jumpedAt != null && Duration.between(jumpedAt, now).abs().compareTo(TOLD) < 0) {
             findings.add(Finding.warn(
                     "CLOCK_JUMPED",
@@ -134,6 +138,34 @@ class Watch {
                 "COPY_OLD",
                 "The newest copy of the records is " + words(Duration.between(newest, now)) + " old.",
                 "Look why none is made at night; make one now with ./sallowbrook backup FILE."));
+    }
+
+    /** A stick may be out of the house for a while; for good it must not be. */
+    private List<Finding> elsewhere(Instant now) {
+        Copies.BackupView view = copies.view();
+        List<Finding> found = new ArrayList<>();
+        if (view.triedNot() != null) {
+            found.add(Finding.warn(
+                    "COPY_NOT_READ",
+                    "The newest copy of the records could not be read back: " + view.triedNot(),
+                    "Make another with ./sallowbrook backup FILE and keep the older copies until one is read back."));
+        }
+        if (view.elsewhere().isEmpty()) {
+            return found;
+        }
+        Instant last = view.elsewhereAt();
+        if (Duration.between(last == null ? since : last, now).compareTo(last == null ? WITHOUT_COPY : OUT_AT_MOST)
+                > 0) {
+            found.add(
+                    Finding.warn(
+                            "ELSEWHERE_OLD",
+                            last == null
+                                    ? "No copy lies in the second place yet, " + view.elsewhere() + "."
+                                    : "The newest copy in the second place, " + view.elsewhere() + ", is "
+                                            + words(Duration.between(last, now)) + " old.",
+                            "Put the stick in, or reach the share; the folder must be there. The next copy is written by itself."));
+        }
+        return found;
     }
 
     private static String words(Duration time) {

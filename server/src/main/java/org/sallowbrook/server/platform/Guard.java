@@ -1,15 +1,21 @@
 package org.sallowbrook.server.platform;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
 import java.time.Clock;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Profile;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.security.authorization.AuthorityAuthorizationManager;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -24,14 +30,30 @@ import tools.jackson.databind.json.JsonMapper;
 @EnableConfigurationProperties(Guard.Settings.class)
 class Guard {
 
+    private static final AuthorityAuthorizationManager<Object> KEEPERS =
+            AuthorityAuthorizationManager.hasRole("KEEPER");
+
     static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
                     + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self';"
                     + " frame-ancestors 'none'";
 
-    /** @param demo whether the demo's sign-in is shown on the first page */
+    /**
+     * @param demo whether the demo's sign-in is shown on the first page
+     * @param metricsToken with which a program reads the metrics; empty for none
+     */
     @ConfigurationProperties("sallowbrook")
-    record Settings(boolean demo) {}
+    record Settings(boolean demo, String metricsToken) {
+
+        /** In a time that tells nothing of how much of it was right. */
+        boolean mayRead(HttpServletRequest request) {
+            String said = String.valueOf(request.getHeader(HttpHeaders.AUTHORIZATION));
+            return !metricsToken.isEmpty()
+                    && MessageDigest.isEqual(
+                            said.getBytes(StandardCharsets.UTF_8),
+                            ("Bearer " + metricsToken).getBytes(StandardCharsets.UTF_8));
+        }
+    }
 
     @Bean
     @Profile("!demo")
@@ -50,7 +72,8 @@ class Guard {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, JsonMapper json, Settings settings)
+            throws Exception {
         http.authorizeHttpRequests(r -> r.requestMatchers("/api/session", "/api/session/reset", "/api/setup")
                         .permitAll()
                         // A phone that joins is nobody yet.
@@ -77,6 +100,9 @@ class Guard {
                         .hasAnyRole("KEEPER", "HELPER")
                         .requestMatchers("/actuator/health/**")
                         .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/actuator/prometheus")
+                        .access((who, at) -> new AuthorizationDecision(settings.mayRead(at.getRequest())
+                                || KEEPERS.authorize(who, at).isGranted()))
                         .requestMatchers("/actuator/**")
                         .denyAll()
                         .anyRequest()

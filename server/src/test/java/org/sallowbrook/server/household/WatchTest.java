@@ -28,11 +28,15 @@ public class WatchTest {
 
     @BeforeMethod
     public void begin() throws IOException {
+        begin("");
+    }
+
+    private void begin(String second) throws IOException {
         folder = Files.createTempDirectory("sallowbrook-watch");
         now = Instant.now();
         nanos = 0;
         free = 40 * GB;
-        watch = new Watch(new Copies(folder.toString()), () -> free, () -> nanos, new Clock() {
+        watch = new Watch(new Copies(folder.toString(), second), () -> free, () -> nanos, new Clock() {
             @Override
             public ZoneId getZone() {
                 return ZoneOffset.UTC;
@@ -124,5 +128,35 @@ public class WatchTest {
         watch.lookAtTheClock();
         copied(Duration.ofHours(1));
         assertThat(watch.view().findings()).noneMatch(f -> f.code().equals("CLOCK_JUMPED"));
+    }
+
+    private void marked(String mark, Duration ago, String words) throws IOException {
+        Path file = folder.resolve(mark);
+        Files.writeString(file, words);
+        Files.setLastModifiedTime(file, FileTime.from(Instant.now().minus(ago)));
+    }
+
+    @Test
+    public void aStickThatIsNeverPutInIsSaid() throws IOException {
+        end();
+        begin("/media/stick");
+        copied(Duration.ofHours(20));
+        says();
+        goesBy(Duration.ofHours(50));
+        copied(Duration.ofHours(-30));
+        says("ELSEWHERE_OLD");
+        marked("elsewhere", Duration.ofDays(-1), "");
+        says();
+        marked("elsewhere", Duration.ofDays(40), "");
+        says("ELSEWHERE_OLD");
+        assertThat(watch.view().findings().get(0).message()).contains("/media/stick", "42 days");
+    }
+
+    @Test
+    public void aCopyThatCanNotBeReadBackIsSaidWithWhy() throws IOException {
+        copied(Duration.ofHours(20));
+        marked("tried-not", Duration.ZERO, "Sallowbrook: this backup is damaged\n");
+        says("COPY_NOT_READ");
+        assertThat(watch.view().findings().get(0).message()).contains("this backup is damaged");
     }
 }
