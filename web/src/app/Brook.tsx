@@ -40,11 +40,11 @@ export function Brook() {
           <path d={`${WATER}V76H0Z`} fill="var(--water-pale)" />
           <path d={WATER} fill="none" stroke="var(--water)" strokeWidth="3" />
         </svg>
-        <ul className="relative flex h-full items-stretch justify-between lg:px-4">
+        <ul className="relative flex h-full flex-wrap items-stretch justify-between lg:flex-nowrap lg:px-4">
           {LANDINGS.map((l, i) => {
             const count = waiting(l.room)
             return (
-              <li key={l.to} className="flex-1 lg:flex-none">
+              <li key={l.to} className="min-w-max flex-1 lg:flex-none">
                 <NavLink
                   to={l.to}
                   end={l.to === '/'}

@@ -196,7 +196,7 @@ function Head({
           </Link>
         </p>
         {demo && <DemoClock />}
-        <p className="flex items-center gap-3">
+        <p className="flex flex-wrap items-center gap-x-3">
           <span className="text-soft hidden sm:inline">
             {name}
             {role && `, ${ROLE[role]}`}

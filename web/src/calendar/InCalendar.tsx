@@ -167,7 +167,7 @@ function Address({ feed }: { feed: Feed }) {
   })
   return (
     <li className="border-line flex flex-wrap items-start justify-between gap-x-4 border-b py-2">
-      <div className="min-w-56 flex-1">
+      <div className="least-56 flex-1">
         {ALL.filter((o) => feed.of.includes(o))
           .map((o) => OF[o].split(':')[0] + (o === 'READY' ? ', when ready' : ''))
           .join('; ')}

@@ -174,7 +174,7 @@ function TaskRow({ task, today }: { task: Task; today: string }) {
   return (
     <li className="border-line border-b py-2">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-        <div className="min-w-48 flex-1">
+        <div className="least-48 flex-1">
           <Link to={PAGE[task.kind](task)} className="font-medium underline decoration-1 underline-offset-4">
             {task.title}
           </Link>

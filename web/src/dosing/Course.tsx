@@ -342,7 +342,7 @@ function Asked({ course }: { course: CourseView }) {
             ask1.mutate()
           }}
         >
-          <div className="min-w-60 flex-1">
+          <div className="least-60 flex-1">
             <Input label="What was said" value={words} onChange={(e) => setWords(e.target.value)} />
           </div>
           <Button type="submit" disabled={ask1.isPending || words.trim() === ''}>

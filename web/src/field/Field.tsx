@@ -118,7 +118,7 @@ function Body({ stands }: { stands: ReturnType<typeof useStands> }) {
                       onFocus={() => setChosen(s.id)}
                       onBlur={() => setChosen(undefined)}
                     >
-                      <div className="min-w-52 flex-1">
+                      <div className="least-52 flex-1">
                         <Link to={`/field/stands/${s.id}`} className="font-medium underline">
                           {s.name}
                         </Link>

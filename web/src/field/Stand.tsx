@@ -264,7 +264,7 @@ const DoubtOrClear = only('record', function DoubtOrClear({ stand }: { stand: Sc
               doubt.mutate()
             }}
           >
-            <div className="min-w-64 flex-1">
+            <div className="least-64 flex-1">
               <Input
                 label="Why it is doubted"
                 value={reason}

@@ -88,7 +88,7 @@ function Plan({
                 {walk.data.stops.map((s, i) => (
                   <li key={s.standId} className="border-line flex flex-wrap items-center gap-3 border-b py-2">
                     <span className="text-water w-8 text-2xl font-semibold">{i + 1}</span>
-                    <div className="min-w-52 flex-1">
+                    <div className="least-52 flex-1">
                       <Link to={`/field/stands/${s.standId}`} className="text-lg font-medium underline">
                         {s.name}
                       </Link>

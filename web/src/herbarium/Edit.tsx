@@ -71,7 +71,7 @@ export function Edit({
         save.mutate((card) => change(card, text), { onSuccess: () => setOpen(false) })
       }}
     >
-      <div className="min-w-40 flex-1">
+      <div className="least-40 flex-1">
         <Input
           label={label}
           {...(unit ? { unit } : {})}

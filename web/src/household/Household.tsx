@@ -253,7 +253,7 @@ function Observers({ keeper }: { keeper: boolean }) {
             <ul>
               {all.map((o) => (
                 <li key={o.id} className="border-line flex flex-wrap items-center gap-3 border-b py-2">
-                  <span className="min-w-40 flex-1">
+                  <span className="least-40 flex-1">
                     <span className="font-medium">{o.name}</span>
                     <span className="text-soft block text-sm">
                       {o.why}; counts from {date(o.vouchesFrom.slice(0, 10))}
@@ -316,7 +316,7 @@ function Member({ member }: { member: Schemas['MemberView'] }) {
   return (
     <li className="border-line space-y-2 border-b py-2">
       <div className="flex flex-wrap items-end gap-3">
-        <p className="min-w-40 flex-1">
+        <p className="least-40 flex-1">
           <span className="font-medium">{member.name}</span>
           <span className="text-soft block text-sm">
             signs in as {member.username}

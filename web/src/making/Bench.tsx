@@ -56,7 +56,7 @@ export function Bench() {
               <ul>
                 {open.map((b) => (
                   <li key={b.id} className="border-line flex flex-wrap items-center gap-3 border-b py-2">
-                    <div className="min-w-56 flex-1">
+                    <div className="least-56 flex-1">
                       <Link to={`/making/batches/${b.id}`} className="text-lg font-medium underline">
                         {b.name}
                       </Link>

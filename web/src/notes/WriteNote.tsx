@@ -192,7 +192,7 @@ function More({
 function Where({ f }: { f: F }) {
   return (
     <div className="flex flex-wrap items-end gap-2">
-      <div className="min-w-48 flex-1">
+      <div className="least-48 flex-1">
         <Input label="Where, in words" {...f.text('place')} />
       </div>
       <Here f={f} />

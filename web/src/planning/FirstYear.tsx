@@ -69,7 +69,7 @@ function Plant({ learn: l, wished }: { learn: Learn; wished: boolean }) {
   })
   return (
     <li className="border-line flex flex-wrap items-start justify-between gap-x-4 gap-y-1 border-b py-2">
-      <div className="min-w-56 flex-1">
+      <div className="least-56 flex-1">
         <Link className="font-semibold underline" to={`/herbarium/${l.taxonId}`}>
           {l.commonName}
         </Link>

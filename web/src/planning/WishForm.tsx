@@ -243,7 +243,7 @@ function Herbs({
     <div className="grid gap-2">
       {form.herbs.map((herb, i) => (
         <div key={i} className="flex flex-wrap items-end gap-2">
-          <div className="min-w-48 flex-1">
+          <div className="least-48 flex-1">
             <Choose
               label={i === 0 ? 'Of' : 'or of'}
               value={herb}

@@ -130,7 +130,7 @@ function Row({
   return (
     <li className="border-line border-b py-3">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <div className="min-w-56 flex-1">
+        <div className="least-56 flex-1">
           <strong className="text-lg">{wish.words}</strong>
           <span className="text-soft block">
             {amountOf(wish.amount, wish.product)}, {dayMonth(wish.from)} to {date(wish.until)}

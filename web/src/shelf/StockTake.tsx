@@ -79,7 +79,7 @@ function Row({ lot, done, onDone }: { lot: LotView; done: boolean; onDone: () =>
   return (
     <li className="border-line border-b py-2">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-        <span className="min-w-48 flex-1">
+        <span className="least-48 flex-1">
           <strong className="font-medium">{lot.name}</strong>{' '}
           <span className="text-soft text-sm">{lot.code}</span>
         </span>

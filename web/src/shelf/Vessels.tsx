@@ -65,7 +65,7 @@ function Row({ vessel: v, largest }: { vessel: VesselView; largest: number }) {
           liquid
         />
       </svg>
-      <span className="min-w-40 flex-1">
+      <span className="least-40 flex-1">
         <strong>{vesselName(v)}</strong>
         <span className="text-soft block">
           {v.count} in all, {v.inUse} in use

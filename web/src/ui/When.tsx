@@ -86,7 +86,7 @@ function When({
 }) {
   return (
     <div className="flex flex-wrap items-end gap-2">
-      {open && <div className="min-w-44 flex-1">{children}</div>}
+      {open && <div className="least-44 flex-1">{children}</div>}
       <button type="button" className="min-h-8 text-sm underline" onClick={() => onOpen(!open)}>
         {open ? (day ? 'today after all' : 'now after all') : day ? 'on another day' : 'at another time'}
       </button>

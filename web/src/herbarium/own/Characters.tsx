@@ -115,7 +115,7 @@ export function Characters({ t }: { t: TaxonView }) {
                   <li key={c.id} className="border-line border-t py-1">
                     <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
                       <span className="font-medium sm:w-64">{c.name}</span>
-                      <span className="min-w-40 flex-1">
+                      <span className="least-40 flex-1">
                         {own.length > 0 ? said(own, stages) : <span className="text-soft">not said</span>}
                         {relative.data && its.length > 0 && (
                           <span className="text-soft block text-sm">

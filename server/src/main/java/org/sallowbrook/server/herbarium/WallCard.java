@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.sallowbrook.core.herbarium.Herbarium;
 import org.sallowbrook.core.herbarium.Taxon;
+import org.sallowbrook.core.household.MedicineClass;
 import org.sallowbrook.core.measure.Severity;
 import org.sallowbrook.core.measure.Words;
 import org.sallowbrook.server.documents.Sheet;
@@ -211,7 +212,7 @@ final class WallCard {
             case BREAST_FEEDING -> "Breast-feeding";
             case UNDER_AGE -> "Under " + c.value() + " years";
             case CONDITION -> capital(value);
-            case MEDICINE -> "With medicines: " + value;
+            case MEDICINE -> "With " + MedicineClass.valueOf(c.value()).words();
             case ALLERGY_FAMILY -> "Allergic to " + c.value();
             case OPERATION -> "Before an operation";
             case SUN -> "In the sun";

@@ -1,0 +1,84 @@
+package org.sallowbrook.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Letters twice as large, set in the browser by whoever needs them: no view runs off its page, at the desk or on a phone. */
+public class LargeTextTest extends InBrowser {
+
+    /** What stands farther right than the page is wide. */
+    private static final String RUNS_OFF = "() => { const wide = document.documentElement.clientWidth;"
+            + " if (document.documentElement.scrollWidth <= wide + 1) return '';"
+            + " return [...document.querySelectorAll('body *')]"
+            + ".filter((e) => e.children.length === 0 && e.getBoundingClientRect().right > wide + 1).slice(0, 3)"
+            + ".map((e) => e.tagName + ' ' + (e.textContent ?? '').slice(0, 40)).join('; ') || 'something' }";
+
+    private BrowserContext large;
+
+    @BeforeClass
+    public void largeLetters() throws IOException {
+        large = anotherPhone(Files.createTempDirectory("large"), "--blink-settings=defaultFontSize=32");
+        page = large.pages().get(0);
+        signIn("ilse");
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void small() {
+        if (large != null) {
+            large.close();
+        }
+    }
+
+    @DataProvider
+    public Object[][] pages() {
+        return new Object[][] {{390, 844}, {1280, 800}};
+    }
+
+    @Test(dataProvider = "pages")
+    public void nothingRunsOffThePage(int width, int height) {
+        page.setViewportSize(width, height);
+        assertThat(page.evaluate("() => getComputedStyle(document.documentElement).fontSize"))
+                .isEqualTo("32px");
+        List<String> off = new ArrayList<>();
+        Stream<String[]> more = Stream.of(
+                new String[] {"/help", "Until help comes"},
+                new String[] {"/notes", "What was seen"},
+                new String[] {"/field/walk", "Where to"},
+                new String[] {"/field/weather", "The last sixty days"},
+                new String[] {"/field/ground", "For a collection of observations"},
+                new String[] {"/schools", "Cups and spoons"},
+                new String[] {"/household", "The machine, and its copies"},
+                new String[] {"/household/phones", "A phone was lost"},
+                new String[] {"/shelf/stock-take", "grain spirit"},
+                new String[] {"/basket", "I have"});
+        Stream<String[]> views =
+                Stream.of(new ViewsTest().views()).map(v -> new String[] {String.valueOf(v[0]), String.valueOf(v[1])});
+        Stream.concat(views, more).forEach(view -> {
+            go(view[0]);
+            page.locator("main").getByText(view[1]).first().waitFor();
+            page.waitForFunction("() => !document.body.innerText.includes('Reading the records')");
+            String runs = String.valueOf(page.evaluate(RUNS_OFF));
+            if (!runs.isEmpty()) {
+                off.add(view[0] + ": " + runs);
+            }
+        });
+        assertThat(off).isEmpty();
+        // The stove is read from two metres.
+        go("/making");
+        link("Meadowsweet tincture, third").first().click();
+        page.waitForURL(url -> url.contains("/making/batches/"));
+        page.navigate(page.url() + "/kitchen");
+        page.locator("main h1").waitFor();
+        assertThat(page.evaluate(RUNS_OFF)).isEqualTo("");
+    }
+}
