@@ -40,9 +40,10 @@ function ToItselfAlone() {
 function Bring({ joining }: { joining: Joining }) {
   return (
     <Section title="Bring a phone in">
-      {joining.isNew && (
+      {joining.another && (
         <p className="border-amber bg-amber-pale mb-3 border-l-4 px-3 py-2">
-          The household’s certificate was made at this start. Phones that had joined before join once more.
+          The household’s certificate was lost or had ended, and was made anew at this start. Phones that had
+          joined before join once more.
         </p>
       )}
       {joining.join && joining.code ? (

@@ -62,6 +62,28 @@ public class JoiningTest extends ServerTest {
         assertThat(ask(phone, "GET", HTTPS + "/api/shelf/lots").statusCode()).isEqualTo(401);
     }
 
+    @DataProvider
+    public Object[][] opening() {
+        return new Object[][] {{"/api/setup"}, {"/api/%73etup"}, {"/api/setup;x=1"}, {"/api//setup"}, {"/api/setup/"}};
+    }
+
+    /** Else the first guest of an empty household would be its keeper. */
+    @Test(dataProvider = "opening")
+    public void aHouseholdIsOpenedAtItsMachineAlone(String path) throws Exception {
+        HttpClient phone = joined();
+        HttpResponse<byte[]> answer = phone.send(
+                HttpRequest.newBuilder(URI.create(HTTPS + path))
+                        .header("Content-Type", "application/json")
+                        .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                        .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+        assertThat(answer.statusCode()).isIn(400, 403);
+        if (path.equals("/api/setup")) {
+            assertThat(new String(answer.body(), java.nio.charset.StandardCharsets.UTF_8))
+                    .contains("made on the machine itself");
+        }
+    }
+
     @Test
     public void whoDoesNotTrustItDoesNot() {
         assertThatThrownBy(() -> ask(HttpClient.newHttpClient(), "GET", HTTPS + "/api/joining/here"))

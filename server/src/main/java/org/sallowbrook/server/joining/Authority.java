@@ -77,12 +77,12 @@ final class Authority {
     private static final Set<String> OF_A_HOUSE = new LinkedHashSet<>(List.of(
             "127.0.0.0/8", "10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16", "169.254.0.0/16", "fc00::/7", "fe80::/10"));
 
-    /** @param made whether it was made just now, so that nobody trusts it yet */
-    private record Kept(PrivateKey key, X509Certificate certificate, boolean made) {}
+    private record Kept(PrivateKey key, X509Certificate certificate) {}
 
     private final Path folder;
     private final Clock clock;
     private final Kept authority;
+    private final boolean another;
     private @Nullable Kept machine;
 
     /** Reads the authority kept in a folder, or makes one. @throws IOException where the folder can't be read or written */
@@ -92,8 +92,10 @@ final class Authority {
         Files.createDirectories(
                 folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
         Kept kept = read("authority");
-        authority = kept != null && after(kept, Duration.ZERO) ? kept : write("authority", makeAuthority());
+        boolean stays = kept != null && after(kept, Duration.ZERO);
+        authority = stays ? kept : write("authority", makeAuthority());
         machine = read("machine");
+        another = !stays && machine != null;
     }
 
     X509Certificate certificate() {
@@ -249,7 +251,7 @@ final class Authority {
                     Extension.subjectKeyIdentifier, false, new JcaX509ExtensionUtils().createSubjectKeyIdentifier(key));
             extensions.add(builder);
             X509CertificateHolder made = builder.build(new JcaContentSignerBuilder(SIGNED).build(by));
-            return new Kept(pair.getPrivate(), new JcaX509CertificateConverter().getCertificate(made), true);
+            return new Kept(pair.getPrivate(), new JcaX509CertificateConverter().getCertificate(made));
         } catch (GeneralSecurityException | OperatorCreationException e) {
             throw new IllegalStateException("making a certificate", e);
         }
@@ -276,8 +278,7 @@ final class Authority {
                     && pem.readObject() instanceof X509CertificateHolder certificate) {
                 return new Kept(
                         new JcaPEMKeyConverter().getPrivateKey(key),
-                        new JcaX509CertificateConverter().getCertificate(certificate),
-                        false);
+                        new JcaX509CertificateConverter().getCertificate(certificate));
             }
         } catch (GeneralSecurityException e) {
             throw new IOException(file + " can't be read: " + e.getMessage(), e);
@@ -307,8 +308,8 @@ final class Authority {
         return made;
     }
 
-    /** Whether nobody can trust it yet, because it was made at this start. */
-    boolean isNew() {
-        return authority.made();
+    /** Whether it was made at this start in place of another, which phones trust and it does not help them. */
+    boolean isAnother() {
+        return another;
     }
 }

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -25,6 +26,13 @@ class HouseDoor extends OncePerRequestFilter {
 
     private static final Pattern FOR_JOINING =
             Pattern.compile("/join\\.html|/brook\\.svg|/assets/[A-Za-z0-9._/-]+|/api/joining/(about|authority\\.crt)");
+    /** Whoever opens an empty household is its keeper: that is done where the machine is, not by the first guest in the house. */
+    private static final String SETUP = "/api/setup";
+
+    private static final String AT_THE_MACHINE =
+            "{\"status\":403,\"title\":\"Forbidden\",\"detail\":\"The first account is"
+                    + " made on the machine itself, at the address it prints when it starts. Then everybody signs in from here.\"}";
+
     private static final Pattern HOST = Pattern.compile("[a-z0-9.-]{1,253}|\\[[0-9a-f:.]{2,45}]");
 
     private final Home home;
@@ -46,11 +54,18 @@ class HouseDoor extends OncePerRequestFilter {
             response.setStatus(HttpServletResponse.SC_FORBIDDEN);
             return;
         }
+        String path = request.getRequestURI();
         if (request.getLocalPort() == home.port()) {
+            // As it is read, decoded and without what follows a semicolon.
+            if (request.getServletPath().startsWith(SETUP)) {
+                response.setStatus(HttpServletResponse.SC_FORBIDDEN);
+                response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+                response.getWriter().write(AT_THE_MACHINE);
+                return;
+            }
             chain.doFilter(request, response);
             return;
         }
-        String path = request.getRequestURI();
         if (!"GET".equals(request.getMethod()) || !FOR_JOINING.matcher(path).matches() || path.contains("..")) {
             response.setStatus(HttpServletResponse.SC_SEE_OTHER);
             response.setHeader(HttpHeaders.LOCATION, PAGE);

@@ -25,7 +25,7 @@ class JoiningController {
      * @param code the same as a square to be read by a phone's camera
      * @param links under which it is reached once a phone has joined
      * @param fingerprint of the authority, the same on the machine and on the phone
-     * @param isNew whether the authority was made at this start, so that no phone trusts it yet
+     * @param another whether the authority was made at this start in place of the one that phones trust
      */
     record JoiningView(
             @Nullable String join,
@@ -34,7 +34,7 @@ class JoiningController {
             String fingerprint,
             Instant authorityUntil,
             @Nullable Instant certificateUntil,
-            Boolean isNew) {}
+            Boolean another) {}
 
     /** @param side in cells; @param path of its dark cells, as SVG draws it */
     record CodeView(Integer side, String path) {}
@@ -70,7 +70,7 @@ class JoiningController {
                 authority.fingerprint(),
                 authority.lasts(),
                 authority.machineLasts(),
-                authority.isNew()));
+                authority.isAnother()));
     }
 
     private static CodeView code(String address) {
