@@ -10,6 +10,7 @@ import { region, ROLE } from '../ui/dictionary'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { date, moment } from '../ui/words'
 import { useSession } from './queries'
+import { SessionList } from './SessionList'
 import { HowItDoes } from './Watched'
 
 type Role = Schemas['MemberView']['role']
@@ -474,28 +475,7 @@ function Sessions() {
   return (
     <Section title="Where you are signed in">
       <Loaded query={sessions}>
-        {(all) => (
-          <ul>
-            {all.map((s) => (
-              <li
-                key={s.handle}
-                className="border-line flex items-center justify-between gap-3 border-b py-1"
-              >
-                <span>
-                  since {moment(s.since)}
-                  <span className="text-soft block text-sm">last used {moment(s.lastUsed)}</span>
-                </span>
-                {s.current ? (
-                  <span className="font-medium">this one</span>
-                ) : (
-                  <Button onClick={() => end.mutate(s.handle)} disabled={end.isPending}>
-                    End it
-                  </Button>
-                )}
-              </li>
-            ))}
-          </ul>
-        )}
+        {(all) => <SessionList sessions={all} ending={end.isPending} onEnd={end.mutate} />}
       </Loaded>
       <ProblemNotice error={end.error} />
     </Section>

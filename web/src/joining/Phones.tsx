@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, ask, type Schemas } from '../api/client'
+import { SessionList } from '../household/SessionList'
 import { useCommand } from '../ui/command'
-import { Button } from '../ui/controls'
 import { pageOnly } from '../ui/may'
 import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
-import { date, moment } from '../ui/words'
+import { date } from '../ui/words'
 
 type Joining = Schemas['JoiningView']
 
@@ -109,31 +109,7 @@ function SignedIn() {
   return (
     <Section title="Who is signed in, and where">
       <Loaded query={sessions}>
-        {(all) => (
-          <ul>
-            {all.map((s) => (
-              <li
-                key={s.handle}
-                className="border-line flex flex-wrap items-center justify-between gap-3 border-b py-1"
-              >
-                <span>
-                  <span className="font-medium">{s.name}</span>
-                  {s.device && `, ${s.device}`}
-                  <span className="text-soft block text-sm">
-                    since {moment(s.since)}, last used {moment(s.lastUsed)}
-                  </span>
-                </span>
-                {s.current ? (
-                  <span className="font-medium">this one</span>
-                ) : (
-                  <Button onClick={() => end.mutate(s.handle)} disabled={end.isPending}>
-                    End it
-                  </Button>
-                )}
-              </li>
-            ))}
-          </ul>
-        )}
+        {(all) => <SessionList named sessions={all} ending={end.isPending} onEnd={end.mutate} />}
       </Loaded>
       <ProblemNotice error={end.error} />
       <h3 className="mt-4 font-semibold">A phone was lost</h3>
