@@ -3,6 +3,7 @@ package org.sallowbrook.acceptance;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.ArrayList;
@@ -50,34 +51,35 @@ public class LargeTextTest extends InBrowser {
         assertThat(page.evaluate("() => getComputedStyle(document.documentElement).fontSize"))
                 .isEqualTo("32px");
         List<String> off = new ArrayList<>();
-        Stream<String[]> more = Stream.of(
-                new String[] {"/help", "Until help comes"},
-                new String[] {"/notes", "What was seen"},
-                new String[] {"/field/walk", "Where to"},
-                new String[] {"/field/weather", "The last sixty days"},
-                new String[] {"/field/ground", "For a collection of observations"},
-                new String[] {"/schools", "Cups and spoons"},
-                new String[] {"/household", "The machine, and its copies"},
-                new String[] {"/household/phones", "A phone was lost"},
-                new String[] {"/shelf/stock-take", "grain spirit"},
-                new String[] {"/basket", "I have"});
-        Stream<String[]> views =
-                Stream.of(new ViewsTest().views()).map(v -> new String[] {String.valueOf(v[0]), String.valueOf(v[1])});
+        Stream<String> more = Stream.of(
+                "/help",
+                "/notes",
+                "/field/walk",
+                "/field/weather",
+                "/field/ground",
+                "/schools",
+                "/household",
+                "/household/phones",
+                "/shelf/stock-take",
+                "/basket");
+        Stream<String> views = Stream.of(new ViewsTest().views()).map(v -> String.valueOf(v[0]));
         Stream.concat(views, more).forEach(view -> {
-            go(view[0]);
-            page.locator("main").getByText(view[1]).first().waitFor();
+            go(view);
+            page.locator("main h1").first().waitFor();
+            // What stands on it, the other tests change: all it asked for is there.
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             page.waitForFunction("() => !document.body.innerText.includes('Reading the records')");
             String runs = String.valueOf(page.evaluate(RUNS_OFF));
             if (!runs.isEmpty()) {
-                off.add(view[0] + ": " + runs);
+                off.add(view + ": " + runs);
             }
         });
         assertThat(off).isEmpty();
         // The stove is read from two metres.
         go("/making");
-        link("Meadowsweet tincture, third").first().click();
+        page.locator("main a[href*='/making/batches/']").first().click();
         page.waitForURL(url -> url.contains("/making/batches/"));
-        page.navigate(page.url() + "/kitchen");
+        page.navigate(page.url().replaceFirst("/kitchen$", "") + "/kitchen");
         page.locator("main h1").waitFor();
         assertThat(page.evaluate(RUNS_OFF)).isEqualTo("");
     }
