@@ -81,7 +81,8 @@ class Copies {
     private @Nullable String said() {
         try {
             String words = Files.readString(Path.of(folder, "tried-not")).strip();
-            return words.substring(0, Math.min(words.length(), MOST_LETTERS));
+            // Empty while one is being tried: nothing is known against it yet.
+            return words.isEmpty() ? null : words.substring(0, Math.min(words.length(), MOST_LETTERS));
         } catch (IOException e) {
             return null;
         }

@@ -155,6 +155,8 @@ public class WatchTest {
     @Test
     public void aCopyThatCanNotBeReadBackIsSaidWithWhy() throws IOException {
         copied(Duration.ofHours(20));
+        marked("tried-not", Duration.ZERO, "");
+        says();
         marked("tried-not", Duration.ZERO, "Sallowbrook: this backup is damaged\n");
         says("COPY_NOT_READ");
         assertThat(watch.view().findings().get(0).message()).contains("this backup is damaged");
