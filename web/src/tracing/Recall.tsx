@@ -8,8 +8,6 @@ import { Loaded, Page, ProblemNotice, Section } from '../ui/page'
 import { OnPaper, SheetOf } from '../ui/Sheet'
 import { figure } from '../ui/words'
 
-type LotView = Schemas['LotView']
-
 /** What must come back: the list as it is printed, and what is with somebody, to be noted as it comes. */
 export function Recall() {
   const { id = '' } = useParams()
@@ -58,7 +56,7 @@ export function Recall() {
   )
 }
 
-const Out = only('record', function Out({ lot }: { lot: LotView }) {
+const Out = only('record', function Out({ lot }: { lot: Schemas['TracedLot'] }) {
   const back = useCommand('shelf', {
     mutationFn: () =>
       ask(

@@ -10,7 +10,7 @@ import { Find } from './Find'
 import { lotWords, MANNER, WAY } from '../ui/dictionary'
 import { date, figure } from '../ui/words'
 
-type LotView = Schemas['LotView']
+type TracedLot = Schemas['TracedLot']
 
 const Streams = lazy(async () => ({ default: (await import('./Streams')).Streams }))
 
@@ -169,7 +169,7 @@ function Taken({ id }: { id: string }) {
   )
 }
 
-function LotList({ lots, empty }: { lots: LotView[]; empty: string }) {
+function LotList({ lots, empty }: { lots: TracedLot[]; empty: string }) {
   if (lots.length === 0) return <Empty>{empty}</Empty>
   return (
     <ul>

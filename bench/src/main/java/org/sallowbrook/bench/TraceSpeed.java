@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.sql.SQLException;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -25,7 +25,7 @@ public final class TraceSpeed {
     private static final int MADE_FROM = 4;
     private static final int FAN = 2000;
     private static final int CHAIN = 1000;
-    private static final int TIMES = 25;
+    private static final int TIMES = 41;
     private static final int WARM = 25;
     private static final double MOST_TIMES = 1.5;
 
@@ -79,7 +79,7 @@ public final class TraceSpeed {
                 + "| trace of | lots | raw SQL, ms | the page, ms | times |\n|---|---|---|---|---|\n");
         // Once unmeasured: else the first is charged with the compiler's warming up.
         for (String lot : asked.values()) {
-            median(() -> ilse.get(path(lot)));
+            medians(() -> ilse.get(path(lot)));
         }
         double worst = 0;
         for (Map.Entry<String, String> of : asked.entrySet()) {
@@ -89,17 +89,21 @@ public final class TraceSpeed {
             String links = from + " select k.* from lot_link k where k.household_id = '" + household
                     + "' and k.from_lot in (select id from met) and k.to_lot in (select id from met)";
             int met = steward.read(from + " select id from met");
-            double raw = median(() -> {
-                steward.read(lots);
-                steward.read(links);
-            });
             String path = path(of.getValue());
-            double page = median(() -> {
-                HttpResponse<String> answer = ilse.get(path);
-                if (answer.statusCode() != 200) {
-                    throw new IllegalStateException(path + ": " + answer.statusCode() + " " + answer.body());
-                }
-            });
+            // In turn: a machine that is slow for a while is slow for both.
+            double[] took = medians(
+                    () -> {
+                        steward.read(lots);
+                        steward.read(links);
+                    },
+                    () -> {
+                        HttpResponse<String> answer = ilse.get(path);
+                        if (answer.statusCode() != 200) {
+                            throw new IllegalStateException(path + ": " + answer.statusCode() + " " + answer.body());
+                        }
+                    });
+            double raw = took[0];
+            double page = took[1];
             worst = Math.max(worst, page / raw);
             text.append(String.format(
                     Locale.ROOT, "| %s | %d | %.1f | %.1f | %.2f |%n", of.getKey(), met, raw, page, page / raw));
@@ -110,7 +114,7 @@ public final class TraceSpeed {
                         + " in takes %.1f ms.%n",
                 worst,
                 MOST_TIMES,
-                median(() -> ilse.get("/api/session"))));
+                medians(() -> ilse.get("/api/session"))[0]));
         QueryPlans plans =
                 new QueryPlans(steward.db, Path.of(System.getenv("SALLOWBROOK_BENCH_FOLDER"), "postgres.log"));
         // The first asking may meet a connection that was just closed.
@@ -139,17 +143,21 @@ public final class TraceSpeed {
         void ask() throws SQLException, IOException, InterruptedException;
     }
 
-    private static double median(Asking asking) throws SQLException, IOException, InterruptedException {
-        List<Long> took = new ArrayList<>();
+    /** Of each, in ms; asked in turn. */
+    private static double[] medians(Asking... askings) throws SQLException, IOException, InterruptedException {
+        long[][] took = new long[askings.length][TIMES];
         for (int i = -WARM; i < TIMES; i++) {
-            long begin = System.nanoTime();
-            asking.ask();
-            if (i >= 0) {
-                took.add(System.nanoTime() - begin);
+            for (int a = 0; a < askings.length; a++) {
+                long begin = System.nanoTime();
+                askings[a].ask();
+                if (i >= 0) {
+                    took[a][i] = System.nanoTime() - begin;
+                }
             }
         }
-        long[] sorted = took.stream().mapToLong(Long::longValue).sorted().toArray();
-        return sorted[sorted.length / 2] / 1e6;
+        return Arrays.stream(took)
+                .mapToDouble(t -> Arrays.stream(t).sorted().toArray()[TIMES / 2] / 1e6)
+                .toArray();
     }
 
     /** Brooks in which each lot is made of some of the step before, a fan, and a chain; all copies of one jar, used up. */

@@ -217,6 +217,15 @@ public class HouseholdService {
                 h.poisonCentre.isEmpty() ? numbers.poisonCentre() : null));
     }
 
+    /** What every page knows of the household it is shown to. */
+    record About(String name, String region, String zone, boolean standIns, WhomToCall whomToCall) {}
+
+    @Transactional(readOnly = true)
+    About about() {
+        Household h = household();
+        return new About(h.name, h.region, h.zone, h.standIns, new WhomToCall(h.emergencyNumber, h.poisonCentre));
+    }
+
     /** For the page that is opened when something goes wrong. */
     @Transactional(readOnly = true)
     public WhomToCall whomToCall() {

@@ -52,7 +52,6 @@ class SessionController {
             Instant now) {}
 
     private final SignIn signIn;
-    private final PeopleService people;
     private final HouseholdService household;
     private final SecurityContextRepository contexts;
     private final Clock clock;
@@ -60,14 +59,12 @@ class SessionController {
 
     SessionController(
             SignIn signIn,
-            PeopleService people,
             HouseholdService household,
             SecurityContextRepository contexts,
             Clock clock,
             @Value("${sallowbrook.demo}") boolean demo) {
         this.clock = clock;
         this.signIn = signIn;
-        this.people = people;
         this.household = household;
         this.contexts = contexts;
         this.demo = demo;
@@ -82,6 +79,7 @@ class SessionController {
         }
         var authentication = SecurityContextHolder.getContext().getAuthentication();
         if (authentication != null && authentication.getPrincipal() instanceof Member member) {
+            HouseholdService.About about = household.about();
             return new SessionView(
                     true,
                     false,
@@ -89,11 +87,11 @@ class SessionController {
                     member.accountId(),
                     member.displayName(),
                     member.role(),
-                    signIn.householdName(member.householdId()),
-                    people.region(),
-                    people.zone().getId(),
-                    people.standIns(),
-                    household.whomToCall(),
+                    about.name(),
+                    about.region(),
+                    about.zone(),
+                    demo || about.standIns(),
+                    about.whomToCall(),
                     clock.instant());
         }
         return new SessionView(

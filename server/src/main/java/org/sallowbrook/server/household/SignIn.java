@@ -113,11 +113,6 @@ public class SignIn {
         return new Member(account.id, household, account.displayName, role);
     }
 
-    @Transactional(readOnly = true)
-    public String householdName(UUID id) {
-        return households.findById(id).map(h -> h.name).orElse("");
-    }
-
     private static boolean isZone(String zone) {
         try {
             ZoneId.of(zone);

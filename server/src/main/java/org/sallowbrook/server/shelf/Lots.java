@@ -49,9 +49,6 @@ interface Lots extends JpaRepository<Lot, UUID> {
 
     List<Lot> findAllByIdInAndRemainingGreaterThan(Collection<UUID> ids, double least);
 
-    @Query("select l.id from Lot l where l.id in :ids and (l.remaining > 0 or l.madeOn >= :since)")
-    List<UUID> thereOrMadeSince(Collection<UUID> ids, LocalDate since);
-
     List<Lot> findAllByStageAndFormAndRemainingGreaterThanOrderByCode(
             Stage stage, LotForm form, double least, Limit most);
 

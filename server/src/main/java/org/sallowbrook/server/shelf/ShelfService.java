@@ -249,14 +249,6 @@ public class ShelfService implements UsesTaxon, DueSource {
                         .toList();
     }
 
-    /** Of these, what is not used up, or made in the last so many months. */
-    @Transactional(readOnly = true)
-    public List<UUID> thereOrMadeWithin(Collection<UUID> ids, int months) {
-        return ids.isEmpty()
-                ? List.of()
-                : lots.thereOrMadeSince(ids, people.today().minusMonths(months));
-    }
-
     private static final int MOST_ALIKE = 60;
 
     /** What was made of the same form and is called by the same words, the latest of what is left first. */

@@ -1,10 +1,11 @@
 package org.sallowbrook.server.tracing;
 
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.field.Site;
 import org.sallowbrook.core.household.Loosening;
@@ -18,14 +19,13 @@ import org.sallowbrook.server.field.GroundCondemned;
 import org.sallowbrook.server.field.StandDoubted;
 import org.sallowbrook.server.field.StandService;
 import org.sallowbrook.server.household.LooseningService;
-import org.sallowbrook.server.platform.Member;
+import org.sallowbrook.server.household.PeopleService;
 import org.sallowbrook.server.platform.Problem;
 import org.sallowbrook.server.platform.StrikeRequest;
 import org.sallowbrook.server.shelf.Ledger;
 import org.sallowbrook.server.shelf.LotView;
 import org.sallowbrook.server.shelf.ShelfService;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,7 +40,7 @@ public class TracingService {
      */
     public record TraceView(
             UUID lotId,
-            List<LotView> lots,
+            List<Brook.TracedLot> lots,
             List<ShelfService.LinkView> links,
             List<UUID> upstream,
             List<UUID> downstream,
@@ -51,41 +51,8 @@ public class TracingService {
 
     public record Quarantined(StandService.StandView stand, List<LotView> lots) {}
 
-    // Native SQL is not filtered by household, so each step carries it.
-    private static final String DOWNSTREAM = """
-            with recursive reached(id) as (
-                select cast(:lot as uuid)
-                union
-                select l.to_lot from reached r cross join lateral (
-                    select to_lot from lot_link where from_lot = r.id and household_id = :household offset 0) l
-            )
-            select id from reached where id <> :lot""";
-
-    private static final String UPSTREAM = """
-            with recursive reached(id) as (
-                select cast(:lot as uuid)
-                union
-                select l.from_lot from reached r cross join lateral (
-                    select from_lot from lot_link where to_lot = r.id and household_id = :household offset 0) l
-            )
-            select id from reached where id <> :lot""";
-
-    private static final String ABOVE_ALL = """
-            with recursive reached(id) as (
-                select unnest(cast(:lots as uuid[]))
-                union
-                select l.from_lot from reached r cross join lateral (
-                    select from_lot from lot_link where to_lot = r.id and household_id = :household offset 0) l
-            )
-            select id from reached""";
-
-    // From each lot by itself: of thousands at once the planner reads the whole table.
-    private static final String BETWEEN = """
-            select l.from_lot, l.to_lot, l.amount, l.unit from unnest(cast(:lots as uuid[])) f(id) cross join lateral (
-                select * from lot_link where from_lot = f.id and household_id = :household offset 0) l
-            where l.to_lot = any (cast(:lots as uuid[])) order by l.id""";
-
-    private final JdbcClient jdbc;
+    private final Brook brook;
+    private final PeopleService people;
     private final ShelfService shelf;
     private final Ledger ledger;
     private final StandService stands;
@@ -94,7 +61,8 @@ public class TracingService {
     private final TakenOfLots takenOf;
 
     TracingService(
-            JdbcClient jdbc,
+            Brook brook,
+            PeopleService people,
             ShelfService shelf,
             Ledger ledger,
             StandService stands,
@@ -103,7 +71,8 @@ public class TracingService {
             TakenOfLots takenOf) {
         this.takenOf = takenOf;
         this.drying = drying;
-        this.jdbc = jdbc;
+        this.brook = brook;
+        this.people = people;
         this.shelf = shelf;
         this.ledger = ledger;
         this.stands = stands;
@@ -113,22 +82,35 @@ public class TracingService {
     /** @param all with what was made long ago and is used up; a stand of many years has hundreds of these */
     @Transactional(readOnly = true)
     public TraceView trace(UUID lotId, boolean all) {
-        LotView lot = shelf.lot(lotId);
-        Set<UUID> up = new HashSet<>(reach(UPSTREAM, lotId));
-        List<UUID> down = reach(DOWNSTREAM, lotId);
-        Set<UUID> shown = new HashSet<>(all ? down : recent(down));
-        Set<UUID> ids = new HashSet<>(up);
-        ids.addAll(shown);
-        ids.add(lotId);
-        List<LotView> lots = new ArrayList<>(shelf.lots(ids));
-        lots.sort(java.util.Comparator.comparing(LotView::stage).thenComparing(LotView::code));
+        List<Brook.Met> met = brook.met(lotId, people.today().minusMonths(RECENT_MONTHS));
+        if (met.isEmpty()) {
+            throw new Problem.NotFound("lot");
+        }
+        Predicate<UUID> shown = all ? id -> true : shown(met);
+        List<Brook.Met> seen = met.stream()
+                .filter(m -> !m.below() || shown.test(m.lot().id()))
+                .sorted(Comparator.<Brook.Met, Stage>comparing(m -> m.lot().stage())
+                        .thenComparing(m -> m.lot().code()))
+                .toList();
         return new TraceView(
-                lot.id(),
-                lots,
-                between(ids),
-                lots.stream().map(LotView::id).filter(up::contains).toList(),
-                lots.stream().map(LotView::id).filter(shown::contains).toList(),
-                down.size() - shown.size());
+                lotId,
+                seen.stream().map(Brook.Met::lot).toList(),
+                brook.between(seen.stream().map(m -> m.lot().id()).toList()),
+                ids(seen, Brook.Met::above),
+                ids(seen, Brook.Met::below),
+                met.size() - seen.size());
+    }
+
+    /** What is kept with all that lies between: a bottle that is still there keeps the jar it came from in the picture. */
+    private Predicate<UUID> shown(List<Brook.Met> met) {
+        Set<UUID> kept = Set.copyOf(ids(met, m -> m.below() && m.kept()));
+        return kept.isEmpty() || kept.size() == ids(met, Brook.Met::below).size()
+                ? kept::contains
+                : brook.aboveAll(kept)::contains;
+    }
+
+    private static List<UUID> ids(List<Brook.Met> met, Predicate<Brook.Met> which) {
+        return met.stream().filter(which).map(m -> m.lot().id()).toList();
     }
 
     /**
@@ -143,7 +125,7 @@ public class TracingService {
     @Transactional(readOnly = true)
     public Reached reached(UUID lotId) {
         LotView lot = shelf.lot(lotId);
-        List<UUID> ids = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        List<UUID> ids = new ArrayList<>(brook.below(lotId));
         ids.add(lotId);
         return new Reached(lot, ids, shelf.left(ids));
     }
@@ -152,38 +134,15 @@ public class TracingService {
     @Transactional(readOnly = true)
     public TakenOfLots.Page taken(UUID lotId, int page) {
         shelf.lot(lotId);
-        List<UUID> reached = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        List<UUID> reached = new ArrayList<>(brook.below(lotId));
         reached.add(lotId);
         return takenOf.page(reached, page);
-    }
-
-    private List<ShelfService.LinkView> between(Set<UUID> ids) {
-        return jdbc.sql(BETWEEN)
-                .param("lots", ids.toArray(UUID[]::new))
-                .param("household", Member.current().householdId())
-                .query((r, n) -> new ShelfService.LinkView(
-                        r.getObject(1, UUID.class), r.getObject(2, UUID.class), r.getDouble(3), r.getString(4)))
-                .list();
-    }
-
-    /** With all that lies between: a bottle that is still there keeps the jar it came from in the picture. */
-    private List<UUID> recent(List<UUID> down) {
-        List<UUID> recent = shelf.thereOrMadeWithin(down, RECENT_MONTHS);
-        if (recent.isEmpty() || recent.size() == down.size()) {
-            return recent;
-        }
-        Set<UUID> above = new HashSet<>(jdbc.sql(ABOVE_ALL)
-                .param("lots", recent.toArray(UUID[]::new))
-                .param("household", Member.current().householdId())
-                .query(UUID.class)
-                .list());
-        return down.stream().filter(above::contains).toList();
     }
 
     /** Doubts a stand and quarantines everything made from it, in one transaction. */
     public Quarantined doubt(UUID standId, String reason, @Nullable String ifMatch) {
         StandService.StandView stand = stands.doubt(standId, reason, ifMatch);
-        List<UUID> down = reach(DOWNSTREAM, standId);
+        List<UUID> down = brook.below(standId);
         ledger.setAside(down, Product.State.QUARANTINED, stand.name() + " is doubted: " + reason.strip());
         return new Quarantined(stand, shelf.lots(down));
     }
@@ -197,7 +156,7 @@ public class TracingService {
         if (stand.ground() == Site.Ground.CONTAMINATED) {
             throw new Problem.Conflict("The ground is contaminated; what grew on it stays set aside.");
         }
-        return new Quarantined(stand, clearCertain(reach(DOWNSTREAM, standId)));
+        return new Quarantined(stand, clearCertain(brook.below(standId)));
     }
 
     /** Doubts a single lot, bought or made, and sets aside it and everything made from it, in one transaction. */
@@ -210,7 +169,7 @@ public class TracingService {
         // A second doubt is added: the first is not talked away by it.
         LotView lot = ledger.doubt(
                 lotId, before == null ? reason.strip() : shortened(before + "; then: " + reason.strip()), ifMatch);
-        List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        List<UUID> set = new ArrayList<>(brook.below(lotId));
         set.add(lotId);
         ledger.setAside(
                 set, Product.State.QUARANTINED, lot.name() + " " + lot.code() + " is doubted: " + reason.strip());
@@ -225,7 +184,7 @@ public class TracingService {
         }
         ledger.doubt(lotId, null, ifMatch);
         loosening.pass(Loosening.Safeguard.LOT_DOUBT, lotId, request, "it was doubted: " + doubt);
-        List<UUID> set = new ArrayList<>(reach(DOWNSTREAM, lotId));
+        List<UUID> set = new ArrayList<>(brook.below(lotId));
         set.add(lotId);
         return clearCertain(set);
     }
@@ -238,7 +197,7 @@ public class TracingService {
         }
         // Leaves the doubt as it is; only the version that the page has seen is checked.
         LotView lot = ledger.doubt(lotId, seen.doubt(), ifMatch);
-        List<UUID> down = reach(DOWNSTREAM, lotId);
+        List<UUID> down = brook.below(lotId);
         ledger.setAside(List.of(lotId), Product.State.DESTROYED, "mould on the shelf");
         ledger.setAside(down, Product.State.QUARANTINED, "mould in " + lot.name() + " " + lot.code());
         if (lot.stage() == Stage.HARVEST) {
@@ -270,7 +229,7 @@ public class TracingService {
         // Mould anywhere upstream is never cleared: nothing takes its poison away.
         return lot.state() == Product.State.QUARANTINED
                 && lot.doubt() == null
-                && shelf.lots(reach(UPSTREAM, lot.id())).stream()
+                && shelf.lots(brook.above(lot.id())).stream()
                         .noneMatch(l -> l.state() == Product.State.DESTROYED
                                 || l.doubt() != null
                                 || l.stage() == Stage.STAND
@@ -282,15 +241,14 @@ public class TracingService {
     @EventListener
     void on(LotMoulded moulded) {
         ledger.setAside(List.of(moulded.harvestId()), Product.State.DESTROYED, "mould on the rack");
-        ledger.setAside(
-                reach(DOWNSTREAM, moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
+        ledger.setAside(brook.below(moulded.harvestId()), Product.State.QUARANTINED, "mould in " + moulded.code());
     }
 
     /** A doubt came back: so does what it set aside. */
     @EventListener
     void on(StandDoubted doubted) {
         ledger.setAside(
-                reach(DOWNSTREAM, doubted.standId()),
+                brook.below(doubted.standId()),
                 Product.State.QUARANTINED,
                 doubted.standName() + " is doubted: " + doubted.reason());
     }
@@ -299,16 +257,8 @@ public class TracingService {
     @EventListener
     void on(GroundCondemned condemned) {
         ledger.setAside(
-                reach(DOWNSTREAM, condemned.standId()),
+                brook.below(condemned.standId()),
                 Product.State.QUARANTINED,
                 "the ground of " + condemned.standName() + " is contaminated");
-    }
-
-    private List<UUID> reach(String sql, UUID lotId) {
-        return jdbc.sql(sql)
-                .param("lot", lotId)
-                .param("household", Member.current().householdId())
-                .query(UUID.class)
-                .list();
     }
 }
