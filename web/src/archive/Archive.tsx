@@ -22,10 +22,12 @@ export const Archive = pageOnly('keep', function Archive() {
         <div className="space-y-4">
           <TakeAlong />
           <Book />
-          <Lists />
           <Delete />
         </div>
-        <ReadIn />
+        <div className="space-y-4">
+          <ReadIn />
+          <Lists />
+        </div>
       </div>
     </Page>
   )

@@ -26,7 +26,7 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
   const rows = Math.max(3, trace.lots.filter((l) => l.stage === 'FILLED').length, trace.lots.length / 3)
   // Names are written where there is room for them; a great many lots are told by their codes alone.
   const named = trace.lots.length <= 30
-  const height = Math.min(named ? 760 : 560, 90 + rows * (named ? 58 : 44))
+  const height = Math.min(named ? 860 : 560, 90 + rows * (named ? 68 : 44))
   if (trace.links.length === 0) return null
   const nodes: Node[] = trace.lots.map((l) => ({
     id: l.id,
@@ -47,7 +47,7 @@ export function Streams({ trace }: { trace: Schemas['TraceView'] }) {
     .nodeId((n) => n.id)
     .nodeAlign(sankeyJustify)
     .nodeWidth(16)
-    .nodePadding(named ? 40 : 20)
+    .nodePadding(named ? 52 : 20)
     .extent([
       [8, 14],
       [WIDTH - 170, height - 24],

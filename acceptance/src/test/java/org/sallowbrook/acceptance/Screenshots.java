@@ -91,9 +91,9 @@ public class Screenshots extends InBrowser {
         go("/herbarium/meadowsweet");
         page.getByText("Parts and doses").waitFor();
         shot("plant");
-        go("/herbarium/ramsons/compare?stage=FLOWERING");
-        region("lords-and-ladies").getByText("decisive").first().waitFor();
-        shot("compare");
+        go("/archive");
+        page.getByText("Who did what, and why").waitFor();
+        shot("records");
         newPage(390, 844);
         signIn("ilse");
         openStand("Comfrey by the footbridge");
