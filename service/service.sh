@@ -7,21 +7,32 @@ programs=$service_root/opt/sallowbrook
 unit=$service_root/etc/systemd/system/sallowbrook.service
 settings=$service_root/etc/default/sallowbrook
 records=$service_root/var/lib/sallowbrook
-# How many seconds a version may take until it answers.
-patience=${SALLOWBROOK_PATIENCE:-600}
+# How many seconds a version may take until it answers; a new one as many as are said.
+most_seconds=600
+patience=${SALLOWBROOK_PATIENCE:-$most_seconds}
 
 systemd_runs() { [ -z "$service_root" ] && [ -d /run/systemd/system ]; }
 
 as_service() { # as_service COMMAND...: by the service's own account, with its records
+    (become_service "$@")
+}
+
+become_service() { # becomes the command
     local with=(env "SALLOWBROOK_DATA=$records" "HOME=$records")
-    if [ -n "$service_root" ]; then "${with[@]}" "$@"; else runuser -u sallowbrook -- "${with[@]}" "$@"; fi
+    if [ -n "$service_root" ]; then exec "${with[@]}" "$@"; else exec runuser -u sallowbrook -- "${with[@]}" "$@"; fi
 }
 
 may() { # may COMMAND
     is_root || [ -n "$service_root" ] || fail "a service belongs to the machine, so root does this: sudo ./sallowbrook $1"
     [ -f pom.xml ] || [ "$1" = uninstall ] || fail "this is what was installed already; go to a checkout of the sources for $1"
+    as_set
+}
+
+as_set() { # what systemd reads for the service
+    set -a
     # shellcheck disable=SC1090
     if [ -f "$settings" ]; then . "$settings"; fi
+    set +a
     port=${SALLOWBROOK_PORT:-8480}
 }
 
@@ -54,35 +65,40 @@ switch_to() { # switch_to VERSION
 }
 
 write_unit() { # write_unit VERSION
-    local run=run
-    if grep -qs '^SALLOWBROOK_HOME=true' "$settings"; then run='run --home'; fi
     mkdir -p "$(dirname "$unit")"
-    sed "s|^\(ExecStart=.*sallowbrook\) run$|\1 $run|" "$1/service/sallowbrook.service" >"$unit.part"
+    cp "$1/service/sallowbrook.service" "$unit.part"
     mv "$unit.part" "$unit"
     ! systemd_runs || systemctl daemon-reload
 }
 
+started=
 service_starts() {
     if systemd_runs; then
         systemctl enable --quiet sallowbrook
         systemctl restart sallowbrook
     else
-        as_service setsid "$programs/current/sallowbrook" run >>"$records/service.log" 2>&1 9>&- &
+        become_service setsid "$programs/current/sallowbrook" run >>"$records/service.log" 2>&1 9>&- &
+        started=$!
     fi
 }
 
 service_stops() {
     if systemd_runs; then
         systemctl stop sallowbrook || true
+    elif [ -n "$started" ]; then
+        # It may be on its way still, with nothing that `stop` could find.
+        kill "$started" 2>/dev/null || true
+        wait "$started" 2>/dev/null || true
+        started=
     else
         as_service "$programs/current/sallowbrook" stop >/dev/null
     fi
 }
 
-came_up() {
+came_up() { # came_up SECONDS
     local waited=0
     until answers; do
-        [ $((waited += 1)) -le "$patience" ] || return 1
+        [ $((waited += 1)) -le "$1" ] || return 1
         sleep 1
     done
 }
@@ -123,8 +139,8 @@ install_service() { # install_service [--home] [--records FILE]
     [ -z "$from" ] || by_service restore "$from"
     if systemd_runs || [ -n "$service_root" ]; then
         service_starts
-        came_up || fail "it was installed and does not answer at port $port; see $records/household/app.log and: journalctl -u sallowbrook"
-        say "Sallowbrook runs at http://127.0.0.1:$port and comes up with the machine."
+        came_up "$most_seconds" || fail "it was installed and does not answer at port $port; see $records/household/app.log and: journalctl -u sallowbrook"
+        say "Sallowbrook runs at http://127.0.0.1:$port and comes up with the machine.${home:+ Phones of this house come in by the code under Household.}"
     else
         say "Installed, and not started: systemd does not run here. By hand:
   runuser -u sallowbrook -- env SALLOWBROOK_DATA=$records $programs/current/sallowbrook run"
@@ -153,7 +169,7 @@ update_service() {
     switch_to "$version"
     write_unit "$version"
     service_starts
-    if came_up; then
+    if came_up "$patience"; then
         say "Up to date; it runs at http://127.0.0.1:$port.${copy:+ What was there before is in $copy.}"
         # The one of before stays for going back by hand; older ones go.
         find "$programs" -mindepth 1 -maxdepth 1 -type d ! -path "$version" ! -path "$before" -exec rm -rf {} +
@@ -175,7 +191,7 @@ update_service() {
         fail "the new version did not come up, and the copy could not be restored: it is $copy; what was there is in $log"
     rm -rf "$version"
     service_starts
-    came_up || fail "the new version did not come up, and the one of before does not either; the copy is $copy, what the new one left is in $log"
+    came_up "$most_seconds" || fail "the new version did not come up, and the one of before does not either; the copy is $copy, what the new one left is in $log"
     fail "the new version did not come up within $patience s. The one of before runs again, with the records as they were.
 What the new one said and left is in $log; the copy is $copy"
 }
@@ -196,6 +212,7 @@ uninstall_service() {
 by_service() { # by_service backup|restore|run|stop [FILE...]
     local command=$1 between status=0
     shift
+    as_set
     case $command in
         backup)
             [ -n "${1:-}" ] || fail "Back up into which file? sallowbrook backup FILE"
@@ -203,7 +220,7 @@ by_service() { # by_service backup|restore|run|stop [FILE...]
             between=$records/out-$$.backup
             as_service "$programs/current/sallowbrook" backup "$between" >/dev/null || exit 1
             mv "$between" "$1"
-            chown "$(id -u):$(id -g)" "$1"
+            chown -h "$(id -u):$(id -g)" "$1"
             say "Backed up into $1."
             ;;
         restore)

@@ -1,6 +1,10 @@
 package org.sallowbrook.server.household;
 
 import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -8,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.LongSupplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.sallowbrook.core.measure.Finding;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -23,7 +28,7 @@ class Watch {
      * @param words how it does, in one sentence
      * @param findings what is to be done; empty while all is well
      */
-    record WatchView(String words, List<Finding> findings, Integer freeMb, Instant runningSince) {}
+    record WatchView(String words, List<Finding> findings) {}
 
     private static final long MB = 1024 * 1024;
 
@@ -109,15 +114,30 @@ class Watch {
                     "Look whether it is right now: doses, shakes and best before days go by it."));
         }
         return new WatchView(
-                findings.isEmpty()
-                        ? "It does well: "
-                                + (free > 0 ? free / MB / 1024 + " GB are free on its disk." : "nothing is wrong.")
-                        : findings.size() == 1
-                                ? "One thing wants looking after."
-                                : findings.size() + " things want looking after.",
-                findings,
-                (int) Math.min(Integer.MAX_VALUE, free / MB),
-                since);
+                (findings.isEmpty()
+                                ? "It does well: "
+                                        + (free > 0
+                                                ? free / MB / 1024 + " GB are free on its disk, it has run for "
+                                                : "it has run for ")
+                                : findings.size() == 1
+                                        ? "One thing wants looking after; it has run for "
+                                        : findings.size() + " things want looking after; it has run for ")
+                        + words(Duration.between(since, now))
+                        + inMemory()
+                                .map(m -> " and takes " + m + " MB of memory.")
+                                .orElse("."),
+                findings);
+    }
+
+    /** What this process has of the machine's memory, in MB; the database's is its own. */
+    private static Optional<Long> inMemory() {
+        try (Stream<String> lines = Files.lines(Path.of("/proc/self/status"))) {
+            return lines.filter(l -> l.startsWith("VmRSS:"))
+                    .findFirst()
+                    .map(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024);
+        } catch (IOException | UncheckedIOException e) {
+            return Optional.empty();
+        }
     }
 
     private Optional<Finding> copy(Instant now) {
