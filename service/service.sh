@@ -131,8 +131,11 @@ install_service() { # install_service [--home] [--records FILE]
     [ -n "$service_root" ] || [ ! -d "$records/household" ] || chown -R sallowbrook: "$records/household"
     if [ ! -f "$settings" ]; then
         printf '%s\n' '# Read when the service starts: systemctl restart sallowbrook' '#SALLOWBROOK_PORT=8480' \
-            '#SALLOWBROOK_COPIES_TOO=/media/stick/sallowbrook' "${home:+SALLOWBROOK_HOME=true}" >"$settings"
+            '#SALLOWBROOK_COPIES_TOO=/media/stick/sallowbrook' >"$settings"
     fi
+    # Settings that were there already stay; the word that was said now holds beside them.
+    if [ -n "$home" ] && ! grep -qx 'SALLOWBROOK_HOME=true' "$settings"; then echo SALLOWBROOK_HOME=true >>"$settings"; fi
+    as_set
     lay_out
     switch_to "$version"
     write_unit "$version"

@@ -112,6 +112,7 @@ public final class House {
     /** All of it out into a file, looked through by another household, and in. */
     private String archive() throws IOException, InterruptedException, SQLException {
         Visitor lantern = Visitor.signIn(ilse.base, "lantern");
+        emptied();
         long begin = System.nanoTime();
         byte[] file = ilse.client
                 .send(
@@ -154,6 +155,20 @@ public final class House {
                 in,
                 (int) requests.values().stream().filter(r -> r.startsWith("/")).count() - otherwise.size(),
                 otherwise.isEmpty() ? ", all of them" : ", not " + String.join(", ", otherwise));
+    }
+
+    /** The other household has nothing of its own, and lives where this one does: what is its own stays when it reads one in. */
+    private void emptied() throws SQLException {
+        String there = steward.one("select household_id from account where username = 'lantern'");
+        steward.execute("set session_replication_role = replica");
+        steward.execute(steward.one("select string_agg(format('delete from %I where household_id = ''" + there
+                + "''', table_name), '; ') from information_schema.columns where column_name = 'household_id'"
+                + " and table_schema = 'public' and table_name <> 'account'"));
+        steward.execute("set session_replication_role = default");
+        steward.execute("update household h set (zone, region, latitude, elevation_m, emergency_number, poison_centre,"
+                + " stand_ins) = (select m.zone, m.region, m.latitude, m.elevation_m, m.emergency_number, m.poison_centre,"
+                + " m.stand_ins from household m join account a on a.household_id = m.id where a.username = 'ilse')"
+                + " where h.id = '" + there + "'");
     }
 
     /** What another household that read the archive in answers otherwise; ids aside, which are new there. */
